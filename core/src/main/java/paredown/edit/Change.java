@@ -1,0 +1,61 @@
+package paredown.edit;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import paredown.project.Fingerprint;
+
+/**
+ * A change is what a refactoring would do to the files, not yet written.
+ *
+ * @param summary one sentence of what happens
+ * @param files the files it creates and edits, in the order of their paths
+ * @param became the key of each symbol that is another now, and what it is
+ * @param becameForSelf the same for members that stay as delegates: code that moved with them and
+ *     asked its own instance means the moved one
+ * @param affected the files whose meaning the change could touch, those it edits among them
+ * @param report what a reader wants to know beside the text
+ */
+public record Change(
+    String summary,
+    List<ChangedFile> files,
+    Map<String, String> became,
+    Map<String, String> becameForSelf,
+    Set<String> affected,
+    Report report) {
+
+  public Change {
+    files = files.stream().sorted(Comparator.comparing(ChangedFile::path)).toList();
+    became = Map.copyOf(became);
+    becameForSelf = Map.copyOf(becameForSelf);
+    affected = Set.copyOf(affected);
+  }
+
+  /**
+   * What a reader of a change wants to know beside its text.
+   *
+   * @param api what changes in the public API; empty where it stays as it is
+   * @param wider what becomes more visible than it was
+   * @param delegates the methods that stay and forward
+   * @param notes decisions that were taken, and how to get the other
+   */
+  public record Report(
+      List<String> api, List<String> wider, List<String> delegates, List<String> notes) {}
+
+  /** Six hexadecimal digits of its content. */
+  public String id() {
+    Fingerprint fingerprint = new Fingerprint();
+    for (ChangedFile file : files) {
+      fingerprint.add(file.path());
+      fingerprint.add(file.before().map(before -> before.text()).orElse("(new)"));
+      fingerprint.add(file.after().text());
+    }
+    return fingerprint.hex(6);
+  }
+
+  public Optional<ChangedFile> file(String path) {
+    return files.stream().filter(file -> file.path().equals(path)).findFirst();
+  }
+}

@@ -1,0 +1,51 @@
+package paredown.edit;
+
+import java.util.List;
+import java.util.Optional;
+import paredown.text.SourceText;
+
+/**
+ * A changed file is one file as a change would leave it, with the origin of all its text.
+ *
+ * @param before its text so far; empty where the change creates it
+ * @param runs the stretches that stand as they did before, in order
+ * @param written the names in the rest, at their offsets in the new text
+ * @param dropped the uses of the old text that are gone
+ */
+public record ChangedFile(
+    String path,
+    Optional<SourceText> before,
+    SourceText after,
+    List<Run> runs,
+    List<WrittenUse> written,
+    List<Replacement.Dropped> dropped) {
+
+  public ChangedFile {
+    runs = List.copyOf(runs);
+    written = List.copyOf(written);
+    dropped = List.copyOf(dropped);
+  }
+
+  public boolean isNew() {
+    return before.isEmpty();
+  }
+
+  /** The run that covers an offset of the new text; empty where that was written. */
+  public Optional<Run> runAt(int offset) {
+    int low = 0;
+    int high = runs.size() - 1;
+    while (low <= high) {
+      int middle = (low + high) >>> 1;
+      Run run = runs.get(middle);
+      if (run.covers(offset)) {
+        return Optional.of(run);
+      }
+      if (run.start() > offset) {
+        high = middle - 1;
+      } else {
+        low = middle + 1;
+      }
+    }
+    return Optional.empty();
+  }
+}

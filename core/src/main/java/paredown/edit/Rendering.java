@@ -1,0 +1,139 @@
+package paredown.edit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import paredown.text.SourceText;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/** Puts the text of a changed file together from its pieces and keeps where each came from. */
+public final class Rendering {
+  private final Function<String, SourceText> sources;
+  private final StringBuilder text = new StringBuilder();
+  private final List<Run> runs = new ArrayList<>();
+  private final List<WrittenUse> written = new ArrayList<>();
+  private final List<Replacement.Dropped> dropped = new ArrayList<>();
+  private int piece;
+
+  private Rendering(Function<String, SourceText> sources) {
+    this.sources = sources;
+  }
+
+  /** An existing file with ranges replaced; they may not overlap. */
+  public static ChangedFile edited(
+      SourceText before, List<Replacement> replacements, Function<String, SourceText> sources) {
+    Rendering rendering = new Rendering(sources);
+    rendering.range(
+        new Origin(before.path(), Run.Kind.KEPT, Indent.SAME, null),
+        0,
+        before.length(),
+        replacements);
+    return rendering.file(before.path(), Optional.of(before), before);
+  }
+
+  /** A new file, in the encoding of another. */
+  public static ChangedFile created(
+      String path, List<Piece> pieces, SourceText like, Function<String, SourceText> sources) {
+    Rendering rendering = new Rendering(sources);
+    pieces.forEach(rendering::piece);
+    return rendering.file(path, Optional.empty(), like);
+  }
+
+  private ChangedFile file(String path, Optional<SourceText> before, SourceText like) {
+    SourceText after = new SourceText(path, text.toString(), like.charset());
+    return new ChangedFile(path, before, after, runs, written, dropped);
+  }
+
+  private record Origin(String file, Run.Kind kind, Indent indent, Self self) {}
+
+  private void piece(Piece each) {
+    piece++;
+    if (each instanceof Written names) {
+      int base = text.length();
+      text.append(names.text());
+      names.uses().forEach(use -> written.add(use.shifted(base)));
+    } else if (each instanceof Carried range) {
+      range(
+          new Origin(range.file(), Run.Kind.CARRIED, range.indent(), range.self()),
+          range.start(),
+          range.end(),
+          range.inside());
+    } else if (each instanceof Copied range) {
+      range(
+          new Origin(range.file(), Run.Kind.COPIED, Indent.SAME, null),
+          range.start(),
+          range.end(),
+          range.inside());
+    }
+  }
+
+  private void range(Origin origin, int start, int end, List<Replacement> replacements) {
+    int mine = piece;
+    int at = start;
+    for (Replacement replacement : sorted(replacements, start, end)) {
+      verbatim(origin, at, replacement.start(), mine);
+      dropped.addAll(replacement.dropped());
+      replacement.pieces().forEach(this::piece);
+      at = replacement.end();
+    }
+    verbatim(origin, at, end, mine);
+  }
+
+  private static List<Replacement> sorted(List<Replacement> replacements, int start, int end) {
+    List<Replacement> sorted = new ArrayList<>(replacements);
+    sorted.sort(java.util.Comparator.comparingInt(Replacement::start));
+    int at = start;
+    for (Replacement each : sorted) {
+      if (each.start() < at || each.end() > end) {
+        throw new IllegalStateException(
+            "two edits meet at " + each.start() + "-" + each.end() + " behind " + at);
+      }
+      at = each.end();
+    }
+    return sorted;
+  }
+
+  private void verbatim(Origin origin, int start, int end, int mine) {
+    SourceText source = sources.apply(origin.file());
+    int at = start;
+    if (!origin.indent().changesNothing()) {
+      String from = origin.indent().from();
+      int first = start == source.lineStart(start) ? start : source.nextLine(start);
+      for (int line = first; line < end; line = source.nextLine(line)) {
+        if (source.text().startsWith(from, line) && !insideLiteral(source, line)) {
+          run(origin, source, at, line, mine);
+          text.append(origin.indent().to());
+          at = Math.min(end, line + from.length());
+        }
+      }
+    }
+    run(origin, source, at, end, mine);
+  }
+
+  /** Whether a line begins within a text block, whose white space is part of its value. */
+  private static boolean insideLiteral(SourceText source, int offset) {
+    int index = source.tokenAt(offset) - 1;
+    if (index < 0) {
+      return false;
+    }
+    Token token = source.tokens().get(index);
+    return token.kind() == TokenKind.LITERAL && token.covers(offset);
+  }
+
+  private void run(Origin origin, SourceText source, int start, int end, int mine) {
+    if (start < end) {
+      runs.add(
+          new Run(
+              text.length(),
+              end - start,
+              origin.file(),
+              start,
+              origin.kind(),
+              origin.self(),
+              mine));
+      text.append(source.text(), start, end);
+    }
+  }
+}

@@ -1,0 +1,32 @@
+package paredown.edit;
+
+import java.util.List;
+import paredown.program.Use;
+
+/**
+ * A replacement puts pieces where a range of old text was.
+ *
+ * @param dropped the uses within the range that are gone, each with its reason
+ */
+public record Replacement(int start, int end, List<Piece> pieces, List<Dropped> dropped) {
+
+  public Replacement {
+    pieces = List.copyOf(pieces);
+    dropped = List.copyOf(dropped);
+    if (start > end) {
+      throw new IllegalArgumentException("a range ends before it starts: " + start + ", " + end);
+    }
+  }
+
+  /** A use that is gone, and why: the declaration it sat in is gone, for example. */
+  public record Dropped(Use.Place use, String reason) {}
+
+  public static Replacement of(int start, int end, Piece... pieces) {
+    return new Replacement(start, end, List.of(pieces), List.of());
+  }
+
+  /** Takes a range away. What was in it is carried elsewhere, or must be declared as dropped. */
+  public static Replacement removal(int start, int end) {
+    return new Replacement(start, end, List.of(), List.of());
+  }
+}

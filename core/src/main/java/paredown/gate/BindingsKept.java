@@ -1,0 +1,192 @@
+package paredown.gate;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.edit.Meaning;
+import paredown.edit.Replacement;
+import paredown.edit.Run;
+import paredown.edit.Self;
+import paredown.edit.WrittenUse;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.Use;
+import paredown.program.UseKind;
+
+/**
+ * The gate <em>bindings kept</em>: every name still means what it meant, and every use of the old
+ * text is accounted for exactly once.
+ *
+ * <p>The idea is that of Schäfer and de Moor, "Specifying and implementing refactorings", OOPSLA
+ * 2010: what a program means is preserved when every name is bound as before.
+ */
+final class BindingsKept {
+  private static final String OBJECT = "constructor java.lang.Object()";
+
+  private static final Pattern OF_THIS = Pattern.compile("\\bthis\\s*\\.\\s*$");
+
+  private final Program before;
+  private final Program after;
+  private final Change change;
+  private final Provenance provenance;
+  private final List<String> breaks = new ArrayList<>();
+  private final Set<Use.Place> accounted = new HashSet<>();
+  private final Map<Use.Place, WrittenUse> written = new HashMap<>();
+
+  private BindingsKept(Program before, Program after, Change change) {
+    this.before = before;
+    this.after = after;
+    this.change = change;
+    this.provenance = new Provenance(change);
+  }
+
+  /** What is not as it was; empty where all is. */
+  static List<String> breaks(Program before, Program after, Change change) {
+    return new BindingsKept(before, after, change).compare();
+  }
+
+  private List<String> compare() {
+    for (ChangedFile file : change.files()) {
+      for (WrittenUse use : file.written()) {
+        written.put(new Use.Place(file.path(), use.offset(), use.kind()), use);
+      }
+    }
+    after.uses().all().forEach(this::compare);
+    written
+        .values()
+        .forEach(use -> broke("nothing is bound where " + use.meaning() + " was written"));
+    for (ChangedFile file : change.files()) {
+      for (Replacement.Dropped dropped : file.dropped()) {
+        account(dropped.use());
+      }
+    }
+    before.uses().all().filter(use -> !accounted.contains(use.place())).forEach(this::forgotten);
+    return breaks;
+  }
+
+  private void compare(Use use) {
+    Optional<Provenance.Origin> origin = provenance.origin(use.file(), use.offset());
+    if (origin.isEmpty()) {
+      compareWritten(use);
+      return;
+    }
+    Provenance.Origin old = origin.get();
+    Optional<Use> was = before.uses().at(old.file(), old.offset(), use.kind());
+    if (was.isEmpty()) {
+      broke(place(use) + " is bound to " + use.key() + ", and was not bound before");
+      return;
+    }
+    String expected = expected(was.get(), use, old.run());
+    if (!expected.equals(use.key())) {
+      broke(meant(use, was.get()) + ": " + expected + " would become " + use.key());
+    } else if (!was.get().type().equals(use.type())) {
+      broke(
+          meant(use, was.get()) + ": its type " + was.get().type() + " would become " + use.type());
+    }
+    if (old.run() == null || old.run().kind() != Run.Kind.COPIED) {
+      account(was.get().place());
+    }
+  }
+
+  private String expected(Use was, Use use, Run run) {
+    String moved = change.becameForSelf().get(was.key());
+    if (moved != null && run != null && run.self() != null && isAskedOfSelf(was, run.self())) {
+      return moved;
+    }
+    return use.kind() == UseKind.RECEIVER
+        ? provenance.receiver(was.key(), use.file(), run)
+        : provenance.image(was.key(), use.file(), run);
+  }
+
+  private boolean isAskedOfSelf(Use was, Self self) {
+    Optional<Use> receiver = before.uses().at(was.file(), was.offset(), UseKind.RECEIVER);
+    if (receiver.isPresent()) {
+      return receiver.get().key().equals(Symbols.typeKey(self.oldType()));
+    }
+    String text = before.unit(was.file()).orElseThrow().source().text();
+    return was.kind() == UseKind.DOC
+        ? text.charAt(was.offset()) == '#'
+        : OF_THIS.matcher(text.substring(Math.max(0, was.offset() - 200), was.offset())).find();
+  }
+
+  private void compareWritten(Use use) {
+    WrittenUse meant = written.remove(use.place());
+    if (meant == null) {
+      if (use.kind() != UseKind.IMPLICIT_SUPER || !use.key().equals(OBJECT)) {
+        broke(place(use) + " is bound to " + use.key() + ", which nobody meant");
+      }
+      return;
+    }
+    if (!isMeant(meant.meaning(), use)) {
+      broke(place(use) + " was meant for " + meant.meaning() + " and is bound to " + use.key());
+    }
+    meant.standsFor().ifPresent(this::account);
+  }
+
+  private boolean isMeant(Meaning meaning, Use use) {
+    if (meaning instanceof Meaning.Symbol symbol) {
+      return symbol.key().equals(use.key());
+    }
+    if (meaning instanceof Meaning.Existing existing) {
+      return provenance.image(existing.key(), use.file(), null).equals(use.key());
+    }
+    return isLocal(((Meaning.Local) meaning).name(), use);
+  }
+
+  /** Whether a use means a variable of this name that is declared in the file's own text. */
+  private boolean isLocal(String name, Use use) {
+    String prefix = "local @{" + use.file() + ":";
+    if (!use.key().startsWith(prefix)) {
+      return false;
+    }
+    int offset = Integer.parseInt(use.key().substring(prefix.length(), use.key().length() - 1));
+    String text = after.unit(use.file()).orElseThrow().source().text();
+    return text.startsWith(name, offset);
+  }
+
+  private void account(Use.Place place) {
+    if (!accounted.add(place)) {
+      broke(before(place) + " would be there twice");
+    }
+  }
+
+  private void forgotten(Use use) {
+    broke(before(use.place()) + ", which means " + use.key() + ", was forgotten");
+  }
+
+  private void broke(String what) {
+    breaks.add(what);
+  }
+
+  private String meant(Use use, Use was) {
+    return place(use) + " (" + was.kind().name().toLowerCase().replace('_', ' ') + ")";
+  }
+
+  private String place(Use use) {
+    return after.unit(use.file()).orElseThrow().source().place(use.offset())
+        + " "
+        + word(after, use.place());
+  }
+
+  private String before(Use.Place place) {
+    return before.unit(place.file()).orElseThrow().source().place(place.offset())
+        + " "
+        + word(before, place);
+  }
+
+  private static String word(Program program, Use.Place place) {
+    String text = program.unit(place.file()).orElseThrow().source().text();
+    int end = place.offset();
+    while (end < text.length() && Character.isJavaIdentifierPart(text.charAt(end))) {
+      end++;
+    }
+    return text.substring(place.offset(), end);
+  }
+}

@@ -1,0 +1,33 @@
+package paredown.gate;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.program.Program;
+import paredown.text.SourceText;
+
+/** The first two gates: a change compiles, and every name in the affected files means the same. */
+public final class Gates {
+  private Gates() {}
+
+  /**
+   * Checks a change in memory.
+   *
+   * @param before the affected files as they are
+   */
+  public static Verdict check(Program before, Change change) {
+    Map<String, SourceText> texts = new TreeMap<>();
+    before.units().forEach(unit -> texts.put(unit.path(), unit.source()));
+    for (ChangedFile file : change.files()) {
+      texts.put(file.path(), file.after());
+    }
+    try (Program after = Program.attribute(before.sources(), texts)) {
+      List<String> errors = Compiles.newErrors(before, after, change);
+      List<String> breaks =
+          errors.isEmpty() ? BindingsKept.breaks(before, after, change) : List.of();
+      return new Verdict(texts.size(), errors, after.uses().count(), breaks);
+    }
+  }
+}

@@ -1,0 +1,128 @@
+package paredown.gate;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.edit.Run;
+import paredown.program.Symbols;
+
+/** Provenance maps places and symbols of the old text to those of the new, and back. */
+final class Provenance {
+  private static final Pattern PLACE = Pattern.compile("@\\{([^}]+):(\\d+)}");
+
+  private final Change change;
+  private final Map<String, List<Image>> byOrigin = new HashMap<>();
+
+  /** A run together with the file it is in now. */
+  private record Image(String file, Run run) {}
+
+  Provenance(Change change) {
+    this.change = change;
+    for (ChangedFile file : change.files()) {
+      for (Run run : file.runs()) {
+        byOrigin
+            .computeIfAbsent(run.origin(), origin -> new java.util.ArrayList<>())
+            .add(new Image(file.path(), run));
+      }
+    }
+  }
+
+  /**
+   * The key that an old symbol has now, as seen from a place of the new text.
+   *
+   * @param file the file of that place
+   * @param run the run it is in; null for written text
+   */
+  String image(String key, String file, Run run) {
+    String became = change.became().get(key);
+    if (became != null) {
+      return became;
+    }
+    if (key.contains(" & ")) {
+      return Arrays.stream(key.split(" & "))
+          .map(each -> image(each, file, run))
+          .sorted()
+          .collect(Collectors.joining(" & "));
+    }
+    int of = key.indexOf(" of ");
+    if (of > 0 && isSelf(key)) {
+      return key.substring(0, of + 4) + self(key.substring(of + 4), file, run);
+    }
+    if (of > 0) {
+      return key.substring(0, of + 4) + image(key.substring(of + 4), file, run);
+    }
+    return places(key, file, run);
+  }
+
+  private static boolean isSelf(String key) {
+    return key.startsWith("this of ") || key.startsWith("super of ");
+  }
+
+  private String self(String type, String file, Run run) {
+    boolean moved = run != null && run.self() != null && run.self().oldType().equals(type);
+    return moved ? run.self().newType() : places(type, file, run);
+  }
+
+  /** The class that an unqualified member is asked of. */
+  String receiver(String key, String file, Run run) {
+    boolean moved =
+        run != null && run.self() != null && Symbols.typeKey(run.self().oldType()).equals(key);
+    return moved ? Symbols.typeKey(run.self().newType()) : image(key, file, run);
+  }
+
+  private String places(String key, String file, Run run) {
+    Matcher matcher = PLACE.matcher(key);
+    return matcher.replaceAll(
+        found ->
+            Matcher.quoteReplacement(
+                place(found.group(1), Integer.parseInt(found.group(2)), file, run)));
+  }
+
+  private String place(String origin, int offset, String file, Run run) {
+    if (change.file(origin).isEmpty() && !byOrigin.containsKey(origin)) {
+      return Symbols.place(origin, offset);
+    }
+    return images(origin, offset)
+        .min(Comparator.comparing((Image image) -> distance(image, file, run)))
+        .map(image -> Symbols.place(image.file(), image.run().imageOf(offset)))
+        .orElse("@{gone}");
+  }
+
+  private java.util.stream.Stream<Image> images(String origin, int offset) {
+    return byOrigin.getOrDefault(origin, List.of()).stream()
+        .filter(image -> image.run().comesFrom(origin, offset));
+  }
+
+  /** A local variable is the one in the same piece, or else the one that was not merely copied. */
+  private static int distance(Image image, String file, Run run) {
+    boolean samePiece =
+        run != null && image.file().equals(file) && image.run().piece() == run.piece();
+    boolean copied = image.run().kind() == Run.Kind.COPIED;
+    return (samePiece ? 0 : 4) + (copied ? 2 : 0) + (image.file().equals(file) ? 0 : 1);
+  }
+
+  /** Where a place of the new text was in the old; empty where it was written. */
+  Optional<Origin> origin(String file, int offset) {
+    Optional<ChangedFile> changed = change.file(file);
+    if (changed.isEmpty()) {
+      return Optional.of(new Origin(file, offset, null));
+    }
+    return changed
+        .get()
+        .runAt(offset)
+        .map(run -> new Origin(run.origin(), run.originOf(offset), run));
+  }
+
+  /**
+   * A place of the old text, and the run that brought it into the new; null for untouched files.
+   */
+  record Origin(String file, int offset, Run run) {}
+}

@@ -1,0 +1,151 @@
+package paredown.program;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import paredown.UnusableRequest;
+import paredown.project.Nearest;
+import paredown.project.SourceFile;
+import paredown.text.SourceText;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/** The source index tells, from tokens alone, which files declare a type or hold a word. */
+public final class SourceIndex {
+  private final Map<String, Set<String>> wordsByFile = new HashMap<>();
+  private final Map<String, String> packages = new HashMap<>();
+  private final List<DeclaredType> types = new ArrayList<>();
+
+  public SourceIndex(Sources sources) {
+    sources.files().parallelStream()
+        .map(file -> read(sources.text(file.path())))
+        .toList()
+        .forEach(this::add);
+    types.sort(Comparator.comparing(DeclaredType::name).thenComparing(DeclaredType::file));
+  }
+
+  private record Entry(
+      String file, String packageName, Set<String> words, List<DeclaredType> types) {}
+
+  private static Entry read(SourceText source) {
+    Set<String> words = new HashSet<>();
+    for (Token token : source.tokens()) {
+      if (token.kind() == TokenKind.IDENTIFIER) {
+        words.add(source.slice(token.start(), token.end()));
+      }
+    }
+    return new Entry(source.path(), TypeHeaders.packageOf(source), words, TypeHeaders.in(source));
+  }
+
+  private void add(Entry entry) {
+    wordsByFile.put(entry.file(), entry.words());
+    packages.put(entry.file(), entry.packageName());
+    types.addAll(entry.types());
+  }
+
+  /** The files that hold one of these words as an identifier. Unicode escapes hold every word. */
+  public Set<String> filesWith(Collection<String> words) {
+    return wordsByFile.entrySet().stream()
+        .filter(
+            entry ->
+                words.stream().anyMatch(entry.getValue()::contains)
+                    || entry.getValue().stream().anyMatch(word -> word.indexOf('\\') >= 0))
+        .map(Map.Entry::getKey)
+        .collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  /** The simple names of a type and of all types that may be below it. */
+  public Set<String> namesOfSubtypes(String simpleName) {
+    Set<String> names = new TreeSet<>(Set.of(simpleName));
+    boolean grew = true;
+    while (grew) {
+      grew = false;
+      for (DeclaredType type : types) {
+        if (type.header().stream().anyMatch(names::contains)) {
+          grew |= names.add(type.simpleName());
+        }
+      }
+    }
+    return names;
+  }
+
+  public boolean holds(String file, String word) {
+    return wordsByFile.getOrDefault(file, Set.of()).contains(word);
+  }
+
+  public String packageOf(String file) {
+    return packages.getOrDefault(file, "");
+  }
+
+  /** The files of a package. */
+  public Set<String> filesIn(String packageName) {
+    return packages.entrySet().stream()
+        .filter(entry -> entry.getValue().equals(packageName))
+        .map(Map.Entry::getKey)
+        .collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  public List<DeclaredType> types() {
+    return List.copyOf(types);
+  }
+
+  /** Files that declare a top-level type of another name than their own, which no path finds. */
+  public Set<String> filesWithAuxiliaryTypes() {
+    return types.stream()
+        .filter(type -> type.depth() == 0)
+        .filter(type -> !type.file().endsWith("/" + type.simpleName() + ".java"))
+        .filter(type -> !type.file().equals(type.simpleName() + ".java"))
+        .map(DeclaredType::file)
+        .collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  /**
+   * The one type that a name means: a canonical name, or any ending of one.
+   *
+   * @throws UnusableRequest where no type or several are meant
+   */
+  public DeclaredType type(String name) {
+    String wanted = name.replace('$', '.');
+    List<DeclaredType> exact = types.stream().filter(type -> type.name().equals(wanted)).toList();
+    List<DeclaredType> meant =
+        exact.isEmpty()
+            ? types.stream().filter(type -> type.name().endsWith("." + wanted)).toList()
+            : exact;
+    if (meant.isEmpty()) {
+      throw new UnusableRequest(
+          "There is no type " + name + " in this project.",
+          Nearest.advice(
+              name,
+              types.stream().map(DeclaredType::name).toList(),
+              "pare survey lists the classes that are worth a look."));
+    }
+    if (meant.size() > 1) {
+      throw new UnusableRequest(
+          name + " could be any of " + meant.size() + " types.",
+          "Say which: "
+              + meant.stream()
+                  .map(type -> distinct(type, meant))
+                  .limit(8)
+                  .collect(Collectors.joining(", "))
+              + ".");
+    }
+    return meant.get(0);
+  }
+
+  private static String distinct(DeclaredType type, List<DeclaredType> others) {
+    boolean twice = others.stream().filter(each -> each.name().equals(type.name())).count() > 1;
+    return twice ? type.name() + " in " + type.file() : type.name();
+  }
+
+  /** Whether a file may be edited: it is not the build's own product. */
+  public static boolean isEditable(SourceFile file) {
+    return file.kind() != SourceFile.Kind.GENERATED;
+  }
+}

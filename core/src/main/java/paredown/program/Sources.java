@@ -1,0 +1,89 @@
+package paredown.program;
+
+import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.file.Files;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import paredown.project.Project;
+import paredown.project.ProjectUnreadable;
+import paredown.project.SourceFile;
+import paredown.project.SourceFiles;
+import paredown.text.SourceText;
+
+/** The sources of a project: every Java file with its text, read when it is first asked for. */
+public final class Sources {
+  private final Project project;
+  private final Map<String, SourceFile> files = new LinkedHashMap<>();
+  private final Map<String, SourceText> texts = new ConcurrentHashMap<>();
+  private final Map<String, byte[]> bytes = new ConcurrentHashMap<>();
+  private final Set<String> garbled = ConcurrentHashMap.newKeySet();
+
+  public Sources(Project project) {
+    this.project = project;
+    SourceFiles.of(project).forEach(file -> files.put(file.path(), file));
+  }
+
+  public Project project() {
+    return project;
+  }
+
+  public Collection<SourceFile> files() {
+    return files.values();
+  }
+
+  /** The paths of all files of one kind, in order. */
+  public List<String> paths(SourceFile.Kind kind) {
+    return files.values().stream().filter(SourceFiles.are(kind)).map(SourceFile::path).toList();
+  }
+
+  public Optional<SourceFile> file(String path) {
+    return Optional.ofNullable(files.get(path));
+  }
+
+  /**
+   * The text of a file.
+   *
+   * @throws ProjectUnreadable where it cannot be read at all
+   */
+  public SourceText text(String path) {
+    return texts.computeIfAbsent(path, this::read);
+  }
+
+  /** The bytes of a file as they were when its text was read. */
+  public byte[] bytes(String path) {
+    text(path);
+    return bytes.get(path).clone();
+  }
+
+  /** Whether the bytes of a file are no text in its encoding, so that it must not be edited. */
+  public boolean isGarbled(String path) {
+    text(path);
+    return garbled.contains(path);
+  }
+
+  private SourceText read(String path) {
+    SourceFile file = files.get(path);
+    try {
+      byte[] content = Files.readAllBytes(file.file());
+      bytes.put(path, content);
+      try {
+        return SourceText.decode(path, content, file.module().encoding());
+      } catch (CharacterCodingException e) {
+        garbled.add(path);
+        return new SourceText(
+            path, new String(content, file.module().encoding()), file.module().encoding());
+      }
+    } catch (IOException e) {
+      throw new ProjectUnreadable(
+          "The file " + path + " cannot be read.",
+          "Check its permissions, or leave it out with exclude: in pare.yaml.",
+          e);
+    }
+  }
+}

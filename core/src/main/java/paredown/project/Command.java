@@ -1,0 +1,87 @@
+package paredown.project;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.Charset;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * A command is another program that is run to its end, with all that it prints.
+ *
+ * @param words the program and its arguments
+ * @param directory where it runs
+ */
+public record Command(List<String> words, Path directory) {
+
+  /**
+   * What a command left behind.
+   *
+   * @param exit its exit code; -1 where it ran out of time
+   * @param output all that it printed, errors among it
+   */
+  public record Outcome(int exit, String output) {
+    public boolean inTime() {
+      return exit != -1;
+    }
+  }
+
+  /**
+   * Runs the command. An interruption, and the end of this program, end it with all its children.
+   *
+   * @throws IOException where it cannot be started
+   */
+  public Outcome run(Duration limit) throws IOException, InterruptedException {
+    Process process =
+        new ProcessBuilder(words)
+            .directory(directory.toFile())
+            .redirectErrorStream(true)
+            .redirectInput(ProcessBuilder.Redirect.from(nothing()))
+            .start();
+    Thread atExit = new Thread(() -> end(process));
+    Runtime.getRuntime().addShutdownHook(atExit);
+    try {
+      CompletableFuture<String> output =
+          CompletableFuture.supplyAsync(() -> text(process.getInputStream()));
+      if (!process.waitFor(limit.toMillis(), TimeUnit.MILLISECONDS)) {
+        end(process);
+        return new Outcome(-1, output.join());
+      }
+      return new Outcome(process.exitValue(), output.join());
+    } catch (InterruptedException e) {
+      end(process);
+      throw e;
+    } finally {
+      forget(atExit);
+    }
+  }
+
+  private static void forget(Thread atExit) {
+    try {
+      Runtime.getRuntime().removeShutdownHook(atExit);
+    } catch (IllegalStateException alreadyShuttingDown) {
+      // The hook runs now, which ends the command all the same.
+    }
+  }
+
+  private static java.io.File nothing() {
+    boolean windows = System.getProperty("os.name").startsWith("Windows");
+    return new java.io.File(windows ? "NUL" : "/dev/null");
+  }
+
+  private static String text(InputStream stream) {
+    try (stream) {
+      return new String(stream.readAllBytes(), Charset.defaultCharset());
+    } catch (IOException closed) {
+      return "";
+    }
+  }
+
+  private static void end(Process process) {
+    process.descendants().forEach(ProcessHandle::destroyForcibly);
+    process.destroyForcibly();
+  }
+}

@@ -1,0 +1,40 @@
+package paredown.project;
+
+import java.util.Arrays;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.SourceVersion;
+import javax.tools.JavaCompiler;
+import javax.tools.ToolProvider;
+
+/** The Java releases that the running JDK's compiler understands. */
+final class JavaReleases {
+  private JavaReleases() {}
+
+  static boolean known(int release) {
+    JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
+    if (compiler == null) {
+      throw new ProjectUnreadable(
+          "Java is running without its compiler, so this is a JRE and not a JDK.",
+          "Install a JDK, 17 or later, and let JAVA_HOME point to it.");
+    }
+    return versions(compiler).contains(release);
+  }
+
+  private static Set<Integer> versions(JavaCompiler compiler) {
+    int oldest = Runtime.version().feature() >= 20 ? 8 : 7;
+    return compiler.getSourceVersions().stream()
+        .map(SourceVersion::ordinal)
+        .filter(release -> release >= oldest)
+        .collect(Collectors.toSet());
+  }
+
+  static String whichWould(int release) {
+    int newest =
+        Arrays.stream(SourceVersion.values()).mapToInt(SourceVersion::ordinal).max().orElse(0);
+    return release > newest
+        ? "Run pare with JDK " + release + " or later: let JAVA_HOME point to it."
+        : "JDK 17 still compiles Java 7 and later: let JAVA_HOME point to one, or set the release"
+            + " in pare.yaml to one that this JDK knows.";
+  }
+}

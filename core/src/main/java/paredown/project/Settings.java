@@ -1,0 +1,137 @@
+package paredown.project;
+
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
+import java.nio.charset.UnsupportedCharsetException;
+import java.nio.file.FileSystems;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.PathMatcher;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The settings are what the user wrote in {@code pare.yaml}; every key is optional.
+ *
+ * @param sources source roots instead of the build's; empty where the build's hold
+ * @param tests test roots instead of the build's
+ * @param classPath archives and folders of classes in addition to the build's
+ * @param release the Java release instead of the build's
+ * @param encoding the encoding instead of the build's
+ * @param testCommand runs all the tests, through the system's shell
+ * @param testReports folders in which the test command leaves JUnit XML reports
+ * @param testTimeout how long a test run may take
+ * @param exclude glob patterns of files that are not looked at
+ * @param limits thresholds by name, see {@code paredown.smell.Limits}
+ */
+public record Settings(
+    List<String> sources,
+    List<String> tests,
+    List<String> classPath,
+    Optional<Integer> release,
+    Optional<Charset> encoding,
+    Optional<String> testCommand,
+    List<String> testReports,
+    Duration testTimeout,
+    List<String> exclude,
+    Map<String, Integer> limits) {
+
+  /** The name of the file, in the project's root. */
+  public static final String FILE = "pare.yaml";
+
+  /** How long a test run may take where nothing else is set. */
+  public static final Duration DEFAULT_TEST_TIMEOUT = Duration.ofMinutes(30);
+
+  /** Settings in which nothing is set. */
+  public static Settings none() {
+    return of(new SettingsFile(Map.of(), ""));
+  }
+
+  /**
+   * Reads the settings of a project; nothing is set where there is no such file.
+   *
+   * @throws ProjectUnreadable where a key is unknown or a value impossible
+   */
+  public static Settings read(Path root) {
+    Path file = root.resolve(FILE);
+    if (!Files.exists(file)) {
+      return none();
+    }
+    try {
+      return of(SettingsFile.parse(Files.readString(file)));
+    } catch (IOException e) {
+      throw new ProjectUnreadable(FILE + " cannot be read.", "Check its permissions.", e);
+    }
+  }
+
+  private static Settings of(SettingsFile file) {
+    return new Settings(
+        file.texts("sources"),
+        file.texts("tests"),
+        file.texts("class-path"),
+        file.number("release"),
+        file.text("encoding").map(name -> charset(file, name)),
+        file.text("test-command"),
+        file.texts("test-reports"),
+        file.number("test-timeout-minutes").map(Duration::ofMinutes).orElse(DEFAULT_TEST_TIMEOUT),
+        file.texts("exclude"),
+        file.numbers("limits"));
+  }
+
+  private static Charset charset(SettingsFile file, String name) {
+    try {
+      return Charset.forName(name);
+    } catch (IllegalCharsetNameException | UnsupportedCharsetException unknown) {
+      throw file.wrong("encoding", "there is no encoding " + name, "Use UTF-8, for example.");
+    }
+  }
+
+  /** Whether a file of the project is to be left out. */
+  public boolean excludes(String relative) {
+    return exclude.stream()
+        .map(pattern -> FileSystems.getDefault().getPathMatcher("glob:" + pattern))
+        .anyMatch(matcher -> matches(matcher, relative));
+  }
+
+  private static boolean matches(PathMatcher matcher, String relative) {
+    return matcher.matches(Path.of(relative));
+  }
+
+  List<Module> overriding(Path root, List<Module> modules) {
+    return modules.stream().map(module -> overriding(root, module)).toList();
+  }
+
+  private Module overriding(Path root, Module module) {
+    boolean atRoot = module.directory().equals(root);
+    return new Module(
+        module.name(),
+        module.directory(),
+        atRoot && !sources.isEmpty() ? resolved(root, sources) : module.mainRoots(),
+        atRoot && !tests.isEmpty() ? resolved(root, tests) : module.testRoots(),
+        module.generatedRoots(),
+        joined(module.classPath(), resolved(root, classPath)),
+        release.orElse(module.release()),
+        encoding.orElse(module.encoding()));
+  }
+
+  private static List<Path> joined(List<Path> one, List<Path> other) {
+    return java.util.stream.Stream.concat(one.stream(), other.stream()).toList();
+  }
+
+  private static List<Path> resolved(Path root, List<String> names) {
+    return names.stream().map(name -> existing(root, name)).toList();
+  }
+
+  private static Path existing(Path root, String name) {
+    Path path = root.resolve(name).normalize();
+    if (!Files.exists(path)) {
+      throw new ProjectUnreadable(
+          FILE + " names " + name + ", which is not there.",
+          "Correct the path; it is relative to the folder of " + FILE + ".");
+    }
+    return path;
+  }
+}

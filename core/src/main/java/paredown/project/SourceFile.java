@@ -1,0 +1,21 @@
+package paredown.project;
+
+import java.nio.file.Path;
+
+/**
+ * A source file is one Java file of a project.
+ *
+ * @param path relative to the project's root, with forward slashes
+ * @param file where it is
+ * @param root the source root it is below
+ */
+public record SourceFile(String path, Path file, Path root, Module module, Kind kind) {
+
+  /** What a source file is for. */
+  public enum Kind {
+    MAIN,
+    TEST,
+    /** Written by the build: read, never edited. */
+    GENERATED
+  }
+}

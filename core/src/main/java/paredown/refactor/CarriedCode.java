@@ -1,0 +1,449 @@
+package paredown.refactor;
+
+import com.sun.source.doctree.ReferenceTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.DocTreePath;
+import com.sun.source.util.DocTreePathScanner;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.PackageElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Symbols;
+import paredown.program.Use;
+import paredown.program.UseKind;
+
+/**
+ * Looks through members that are about to leave their class: requires that they can live outside,
+ * and collects what has to be said differently there.
+ */
+final class CarriedCode {
+  private final OwnerClass owner;
+  private final Map<Element, String> moved;
+  private final List<Replacement> edits = new ArrayList<>();
+  private final Set<Element> widened = new LinkedHashSet<>();
+  private final Set<String> simpleNames = new LinkedHashSet<>();
+  private final Set<TypeElement> nestedTypes = new LinkedHashSet<>();
+
+  /**
+   * @param moved all members that leave together, with their keys
+   */
+  CarriedCode(OwnerClass owner, Map<Element, String> moved) {
+    this.owner = owner;
+    this.moved = moved;
+  }
+
+  /** What has to be said differently in the new place. */
+  List<Replacement> edits() {
+    return edits;
+  }
+
+  /** Static members of the owner that must be visible from outside it now. */
+  Set<Element> widened() {
+    return widened;
+  }
+
+  /** The names that stand alone, for which the new file may need imports. */
+  Set<String> simpleNames() {
+    return simpleNames;
+  }
+
+  /** Types named by a simple name that only the old place gave them, in need of an import. */
+  Set<TypeElement> nestedTypes() {
+    return nestedTypes;
+  }
+
+  /** Looks through a field, with its comments. */
+  void carry(OwnerClass.Field field) {
+    new Scan(field.name()).scan(field.path(), null);
+    docs(field.path());
+  }
+
+  /** Looks through a method; its Javadoc comment comes along only where no delegate keeps it. */
+  void carry(OwnerClass.Method method, boolean withDocs) {
+    new Scan(OwnerClass.signature(method)).scan(method.path(), null);
+    if (withDocs) {
+      docs(method.path());
+    }
+  }
+
+  private void docs(TreePath member) {
+    var trees = owner.program().trees();
+    var comment = trees.getDocCommentTree(member);
+    if (comment == null) {
+      return;
+    }
+    new DocTreePathScanner<Void, Void>() {
+      @Override
+      public Void visitReference(ReferenceTree reference, Void unused) {
+        DocTreePath path = getCurrentPath();
+        int offset =
+            (int)
+                trees
+                    .getSourcePositions()
+                    .getStartPosition(owner.trees().unit().tree(), comment, reference);
+        reference(reference.getSignature(), trees.getElement(path), offset);
+        return super.visitReference(reference, null);
+      }
+    }.scan(new DocTreePath(member, comment), null);
+  }
+
+  private void reference(String signature, Element element, int offset) {
+    for (String word : signature.split("[^\\p{javaJavaIdentifierPart}]+")) {
+      if (!word.isEmpty()) {
+        simpleNames.add(word);
+      }
+    }
+    if (element == null) {
+      return;
+    }
+    boolean goes = moved.containsKey(element);
+    String key = owner.program().symbols().key(element);
+    if (signature.startsWith("#") && !goes) {
+      edits.add(
+          Replacement.of(
+              offset,
+              offset,
+              Written.text("")
+                  .here(UseKind.DOC, key, new Use.Place(owner.trees().path(), offset, UseKind.DOC))
+                  .text(owner.writtenName())
+                  .done()));
+    } else if (!signature.startsWith("#") && goes) {
+      throw Refused.because(
+          RefusalKind.STATIC_CONTEXT, "A Javadoc link", owner.source().place(offset));
+    } else if (element instanceof TypeElement type) {
+      String named = signature.replaceAll("[.#<(].*", "");
+      if (type.getEnclosingElement() instanceof TypeElement
+          && type.getSimpleName().contentEquals(named)) {
+        nestedTypes.add(type);
+      }
+    }
+  }
+
+  private final class Scan extends TreePathScanner<Void, Void> {
+    private final String subject;
+    private final Set<Element> own = new LinkedHashSet<>();
+
+    Scan(String subject) {
+      this.subject = subject;
+    }
+
+    private Refused refused(RefusalKind kind, Tree tree) {
+      return Refused.because(kind, subject, owner.trees().place(tree));
+    }
+
+    @Override
+    public Void scan(Tree tree, Void unused) {
+      if (tree instanceof ExpressionTree && owner.trees().end(tree) >= 0) {
+        requireVisibleType(tree);
+      }
+      return super.scan(tree, unused);
+    }
+
+    private void requireVisibleType(Tree tree) {
+      TreePath parent = getCurrentPath();
+      TypeMirror type =
+          parent == null ? null : owner.program().trees().getTypeMirror(new TreePath(parent, tree));
+      if (type != null
+          && type.getKind() == TypeKind.DECLARED
+          && owner.program().types().asElement(type) instanceof TypeElement element
+          && !own.contains(element)
+          && isHidden(element)) {
+        throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
+      }
+    }
+
+    @Override
+    public Void visitClass(ClassTree tree, Void unused) {
+      own.add(owner.trees().element(getCurrentPath()));
+      return super.visitClass(tree, null);
+    }
+
+    @Override
+    public Void visitIdentifier(IdentifierTree tree, Void unused) {
+      if (owner.trees().end(tree) >= 0) {
+        Element element = owner.trees().element(getCurrentPath());
+        String name = tree.getName().toString();
+        if (name.equals("this") || name.equals("super")) {
+          self(tree, element);
+        } else if (element != null) {
+          simple(tree, element);
+        }
+      }
+      return super.visitIdentifier(tree, null);
+    }
+
+    private void self(IdentifierTree tree, Element element) {
+      boolean owners =
+          element != null
+              && element.getEnclosingElement() instanceof TypeElement type
+              && type.equals(owner.element());
+      if (!owners) {
+        return;
+      }
+      boolean movedMember =
+          tree.getName().contentEquals("this")
+              && getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree
+              && moved.containsKey(owner.trees().element(getCurrentPath().getParentPath()));
+      if (!movedMember) {
+        boolean member = getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree;
+        throw refused(member ? RefusalKind.NEEDS_OWNER : RefusalKind.THIS_ESCAPES, tree);
+      }
+    }
+
+    private void simple(IdentifierTree tree, Element element) {
+      simpleNames.add(tree.getName().toString());
+      switch (element.getKind()) {
+        case CLASS, INTERFACE, ENUM, RECORD, ANNOTATION_TYPE -> type(tree, (TypeElement) element);
+        case FIELD, METHOD -> member(tree, element);
+        case ENUM_CONSTANT -> {
+          if (!isCaseLabel()) {
+            member(tree, element);
+          }
+        }
+        case TYPE_PARAMETER -> {
+          if (element.getEnclosingElement() instanceof TypeElement type && !isWithin(type)) {
+            throw refused(RefusalKind.OWNER_TYPE_VARIABLE, tree);
+          }
+        }
+        default -> {
+          // Locals and packages mean the same everywhere.
+        }
+      }
+    }
+
+    private boolean isCaseLabel() {
+      Tree parent = getCurrentPath().getParentPath().getLeaf();
+      return parent.getKind() == Tree.Kind.CASE || parent.getKind().name().endsWith("CASE_LABEL");
+    }
+
+    private boolean isWithin(Element type) {
+      for (Element at = type; at != null; at = at.getEnclosingElement()) {
+        if (own.contains(at)) {
+          return true;
+        }
+      }
+      return false;
+    }
+
+    private void type(IdentifierTree tree, TypeElement type) {
+      if (isWithin(type)) {
+        return;
+      }
+      if (isHidden(type)) {
+        throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
+      }
+      if (type.getEnclosingElement() instanceof TypeElement) {
+        nestedTypes.add(type);
+      }
+    }
+
+    private void member(IdentifierTree tree, Element element) {
+      if (moved.containsKey(element) || isWithin(element)) {
+        return;
+      }
+      TypeElement declaring = (TypeElement) element.getEnclosingElement();
+      if (!element.getModifiers().contains(Modifier.STATIC)) {
+        if (!inheritedWithin(declaring)) {
+          throw refused(RefusalKind.NEEDS_OWNER, tree);
+        }
+        return;
+      }
+      if (isImportedStatically(tree.getName().toString(), declaring)) {
+        return;
+      }
+      if (!isInScope(declaring)) {
+        return;
+      }
+      qualify(tree, element, declaring);
+    }
+
+    /** Whether a class declared within the carried code inherits from a class. */
+    private boolean inheritedWithin(TypeElement declaring) {
+      var types = owner.program().types();
+      return own.stream()
+          .filter(TypeElement.class::isInstance)
+          .anyMatch(
+              type ->
+                  types.isSubtype(types.erasure(type.asType()), types.erasure(declaring.asType())));
+    }
+
+    /** Whether a static member is found because the owner, or a class around it, has it. */
+    private boolean isInScope(TypeElement declaring) {
+      var types = owner.program().types();
+      for (Element at = owner.element();
+          at instanceof TypeElement type;
+          at = at.getEnclosingElement()) {
+        if (types.isSubtype(types.erasure(type.asType()), types.erasure(declaring.asType()))) {
+          return true;
+        }
+      }
+      return false;
+    }
+
+    private void qualify(IdentifierTree tree, Element element, TypeElement declaring) {
+      requireVisible(element, tree);
+      String packageName = owner.packageName();
+      String qualified = declaring.getQualifiedName().toString();
+      boolean near =
+          owner
+              .program()
+              .elements()
+              .getPackageOf(declaring)
+              .getQualifiedName()
+              .contentEquals(packageName);
+      if (!near) {
+        throw refused(RefusalKind.NEEDS_OWNER, tree);
+      }
+      String written =
+          packageName.isEmpty() ? qualified : qualified.substring(packageName.length() + 1);
+      Written.Text text = Written.text("");
+      names(text, declaring, written);
+      int offset = owner.trees().start(tree);
+      edits.add(Replacement.of(offset, offset, text.text(".").done()));
+    }
+
+    private void names(Written.Text text, TypeElement type, String written) {
+      Symbols symbols = owner.program().symbols();
+      if (type.getEnclosingElement() instanceof TypeElement outer && written.contains(".")) {
+        names(text, outer, written.substring(0, written.lastIndexOf('.')));
+        text.text(".");
+      }
+      text.name(type.getSimpleName().toString(), symbols.key(type));
+    }
+
+    private boolean isImportedStatically(String name, TypeElement declaring) {
+      return owner.trees().unit().tree().getImports().stream()
+          .filter(each -> each.isStatic())
+          .map(each -> each.getQualifiedIdentifier().toString())
+          .anyMatch(
+              each ->
+                  each.endsWith("." + name) || each.equals(declaring.getQualifiedName() + ".*"));
+    }
+
+    @Override
+    public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
+      Element element = owner.trees().element(getCurrentPath());
+      if (tree.getIdentifier().contentEquals("this")
+          || tree.getIdentifier().contentEquals("super")) {
+        throw refused(RefusalKind.THIS_ESCAPES, tree);
+      }
+      if (element != null && owner.trees().end(tree) >= 0) {
+        boolean ofThis =
+            tree.getExpression() instanceof IdentifierTree self
+                && self.getName().contentEquals("this");
+        if (moved.containsKey(element)) {
+          if (!ofThis) {
+            throw refused(RefusalKind.NEEDS_OWNER, tree);
+          }
+        } else if (!isWithin(element)) {
+          requireVisible(element, tree);
+        }
+      }
+      return super.visitMemberSelect(tree, null);
+    }
+
+    @Override
+    public Void visitMemberReference(MemberReferenceTree tree, Void unused) {
+      Element element = owner.trees().element(getCurrentPath());
+      if (element != null && !isWithin(element)) {
+        if (moved.containsKey(element)) {
+          throw refused(RefusalKind.NEEDS_OWNER, tree);
+        }
+        requireVisible(element, tree);
+      }
+      return super.visitMemberReference(tree, null);
+    }
+
+    @Override
+    public Void visitNewClass(NewClassTree tree, Void unused) {
+      Element constructor = owner.trees().element(getCurrentPath());
+      if (tree.getClassBody() == null && constructor != null && !isWithin(constructor)) {
+        requireVisible(constructor, tree);
+        boolean inner =
+            constructor.getEnclosingElement() instanceof TypeElement type
+                && type.getEnclosingElement() instanceof TypeElement
+                && type.getKind() == ElementKind.CLASS
+                && !type.getModifiers().contains(Modifier.STATIC);
+        if (inner && tree.getEnclosingExpression() == null) {
+          throw refused(RefusalKind.NEEDS_OWNER, tree);
+        }
+      }
+      return super.visitNewClass(tree, null);
+    }
+
+    private void requireVisible(Element element, Tree tree) {
+      if (!isHidden(element)) {
+        return;
+      }
+      boolean ownStatic =
+          element.getModifiers().contains(Modifier.STATIC)
+              && !(element instanceof TypeElement)
+              && owner.element().equals(element.getEnclosingElement())
+              && !isHidden(owner.element());
+      if (!ownStatic) {
+        throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
+      }
+      widened.add(element);
+    }
+  }
+
+  /** Whether a member or type cannot be seen from another class of the same package. */
+  private boolean isHidden(Element element) {
+    if (!isMemberOrType(element)) {
+      return false;
+    }
+    for (Element at = element; at != null && isMemberOrType(at); at = at.getEnclosingElement()) {
+      if (hides(at)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean isMemberOrType(Element element) {
+    return element instanceof TypeElement
+        || element instanceof ExecutableElement
+        || element.getKind().isField();
+  }
+
+  private boolean hides(Element element) {
+    Set<Modifier> modifiers = element.getModifiers();
+    if (modifiers.contains(Modifier.PRIVATE)) {
+      return true;
+    }
+    PackageElement home = owner.program().elements().getPackageOf(owner.element());
+    PackageElement away = owner.program().elements().getPackageOf(element);
+    return away != null
+        && !away.equals(home)
+        && !modifiers.contains(Modifier.PUBLIC)
+        && !isOpenByNature(element);
+  }
+
+  /** Members of interfaces, enum constants and the length of arrays need no modifier. */
+  private static boolean isOpenByNature(Element element) {
+    Element outer = element.getEnclosingElement();
+    return outer == null
+        || outer.getKind().isInterface()
+        || element.getKind() == ElementKind.ENUM_CONSTANT
+        || element.getSimpleName().contentEquals("length");
+  }
+}

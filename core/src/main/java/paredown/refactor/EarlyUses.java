@@ -1,0 +1,194 @@
+package paredown.refactor;
+
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
+import paredown.refactor.MemberUses.MemberUse;
+
+/**
+ * Refuses where code that runs before the new object is made could use it: an inherited constructor
+ * that calls an overridden method, or an initialiser that runs earlier.
+ */
+final class EarlyUses {
+  /** Packages whose classes do not call what a subclass overrides while they are constructed. */
+  private static final Set<String> QUIET =
+      Set.of("java.lang", "java.io", "java.util", "java.util.concurrent", "java.text", "java.net");
+
+  private final OwnerClass owner;
+  private final List<OwnerClass.Field> fields;
+  private final List<MemberUse> uses;
+  private final Construction construction;
+
+  EarlyUses(
+      OwnerClass owner,
+      List<OwnerClass.Field> fields,
+      List<MemberUse> uses,
+      Construction construction) {
+    this.owner = owner;
+    this.fields = fields;
+    this.uses = uses;
+    this.construction = construction;
+  }
+
+  void require() {
+    requireQuietSuperclass();
+    int made = construction.atDeclaration() ? fields.get(0).range().start() : Integer.MAX_VALUE;
+    for (OwnerClass.Field field : owner.fields()) {
+      boolean runs = !field.is(Modifier.STATIC) && field.tree().getInitializer() != null;
+      if (runs && !fields.contains(field) && field.range().start() < made) {
+        requireQuiet(new TreePath(field.path(), field.tree().getInitializer()));
+      }
+    }
+    for (OwnerClass.Initialiser block : owner.initialisers()) {
+      if (!block.tree().isStatic() && owner.trees().start(block.tree()) < made) {
+        requireQuiet(block.path());
+      }
+    }
+  }
+
+  private void requireQuiet(TreePath code) {
+    int start = owner.trees().start(code.getLeaf());
+    int end = owner.trees().end(code.getLeaf());
+    for (MemberUse use : uses) {
+      if (use.file().equals(owner.trees().path()) && use.offset() >= start && use.offset() < end) {
+        throw early(use.offset());
+      }
+    }
+    for (OwnerTouches.Touch touch : OwnerTouches.in(owner, code)) {
+      if (touch.called() == null || reaches(touch.called())) {
+        throw early(touch.offset());
+      }
+    }
+  }
+
+  private Refused early(int offset) {
+    return Refused.because(
+        RefusalKind.USED_BEFORE_BUILT, fields.get(0).name(), owner.source().place(offset));
+  }
+
+  private void requireQuietSuperclass() {
+    for (TypeElement above = superclass(owner.element());
+        above != null && !above.getQualifiedName().contentEquals("java.lang.Object");
+        above = superclass(above)) {
+      if (isQuiet(above)) {
+        continue;
+      }
+      for (OwnerClass.Method method : owner.methods()) {
+        if (overrides(method, above) && reaches(method.element())) {
+          throw Refused.of(
+              RefusalKind.USED_BEFORE_BUILT,
+              fields.get(0).name(),
+              "the constructor of "
+                  + above.getSimpleName()
+                  + " might call "
+                  + OwnerClass.signature(method),
+              owner.trees().place(method.tree()));
+        }
+      }
+    }
+  }
+
+  /** Whether a class's constructors are known to call nothing that a subclass may override. */
+  private boolean isQuiet(TypeElement type) {
+    String packageName =
+        owner.program().elements().getPackageOf(type).getQualifiedName().toString();
+    return QUIET.contains(packageName)
+        || ElementFilter.constructorsIn(type.getEnclosedElements()).stream()
+            .allMatch(this::hasQuietBody);
+  }
+
+  private boolean hasQuietBody(ExecutableElement constructor) {
+    TreePath path = owner.program().trees().getPath(constructor);
+    if (path == null) {
+      return false;
+    }
+    boolean[] quiet = {true};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
+        boolean own =
+            tree.getMethodSelect() instanceof IdentifierTree name
+                && !name.getName().contentEquals("super")
+                && !name.getName().contentEquals("this");
+        quiet[0] &= !own;
+        return super.visitMethodInvocation(tree, null);
+      }
+
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        boolean self = tree.getName().contentEquals("this");
+        boolean field =
+            getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree
+                && !(getCurrentPath().getParentPath().getParentPath().getLeaf()
+                    instanceof MethodInvocationTree);
+        boolean constructorCall =
+            getCurrentPath().getParentPath().getLeaf() instanceof MethodInvocationTree call
+                && call.getMethodSelect() == tree;
+        quiet[0] &= !self || field || constructorCall;
+        return null;
+      }
+    }.scan(path, null);
+    return quiet[0];
+  }
+
+  private TypeElement superclass(TypeElement type) {
+    TypeMirror above = type.getSuperclass();
+    return owner.program().types().asElement(above) instanceof TypeElement element ? element : null;
+  }
+
+  private boolean overrides(OwnerClass.Method method, TypeElement above) {
+    return ElementFilter.methodsIn(above.getEnclosedElements()).stream()
+        .anyMatch(
+            each ->
+                each.getSimpleName().equals(method.element().getSimpleName())
+                    && owner
+                        .program()
+                        .elements()
+                        .overrides(method.element(), each, owner.element()));
+  }
+
+  /** Whether a method of the owner, or one that it calls in turn, uses one of the fields. */
+  private boolean reaches(ExecutableElement start) {
+    Deque<ExecutableElement> open = new ArrayDeque<>(List.of(start));
+    Set<ExecutableElement> seen = new HashSet<>();
+    while (!open.isEmpty()) {
+      ExecutableElement next = open.pop();
+      if (!seen.add(next)) {
+        continue;
+      }
+      for (OwnerClass.Method method : owner.methods()) {
+        if (!method.element().equals(next)) {
+          continue;
+        }
+        if (uses.stream().anyMatch(use -> holds(method, use))) {
+          return true;
+        }
+        for (OwnerTouches.Touch touch : OwnerTouches.in(owner, method.path())) {
+          if (touch.called() == null) {
+            return true;
+          }
+          open.push(touch.called());
+        }
+      }
+    }
+    return false;
+  }
+
+  private boolean holds(OwnerClass.Method method, MemberUse use) {
+    return use.file().equals(owner.trees().path())
+        && method.range().declaration() <= use.offset()
+        && use.offset() < method.range().declarationEnd();
+  }
+}

@@ -1,0 +1,172 @@
+package paredown.refactor;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.Modifier;
+import paredown.program.CompileError;
+import paredown.program.DeclaredType;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.project.SourceFile;
+
+/**
+ * Extract class takes fields, and methods that need only them, into a new class of the same package
+ * that the old one holds in a single field.
+ *
+ * <p>Fowler, "Refactoring", second edition, 2018, chapter 7.
+ *
+ * @param type the class, in any form that one class of the project answers to
+ * @param fields at least one
+ * @param methods names, or names with parameter types where they are overloaded
+ * @param name the simple name of the new class
+ */
+public record ExtractClass(String type, List<String> fields, List<String> methods, String name)
+    implements Refactoring {
+
+  public ExtractClass {
+    fields = List.copyOf(fields);
+    methods = List.copyOf(methods);
+  }
+
+  @Override
+  public String command() {
+    String members = methods.isEmpty() ? "" : " --methods " + quoted(String.join(",", methods));
+    return "pare extract class %s --fields %s%s --name %s"
+        .formatted(quoted(type), String.join(",", fields), members, name);
+  }
+
+  private static String quoted(String word) {
+    return word.matches("[\\w.,-]+") ? word : "'" + word + "'";
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    Words.requireClassName(name);
+    DeclaredType header = index.type(type);
+    requireClass(header, sources, index);
+    requireFreeName(header, index);
+    Program first = Program.of(sources, withAuxiliaries(Set.of(header.file()), index));
+    try {
+      Set<String> affected = affected(OwnerClass.of(first, header), index);
+      if (affected.equals(paths(first))) {
+        return plan(first, header, index);
+      }
+      Program all = Program.of(sources, affected);
+      first.close();
+      first = all;
+      return plan(all, header, index);
+    } catch (RuntimeException e) {
+      first.close();
+      throw e;
+    }
+  }
+
+  private static Set<String> paths(Program program) {
+    Set<String> paths = new TreeSet<>();
+    program.units().forEach(unit -> paths.add(unit.path()));
+    return paths;
+  }
+
+  private Planned plan(Program program, DeclaredType header, SourceIndex index) {
+    requireReadable(program, header);
+    return new Planned(
+        new ExtractClassPlan(this, OwnerClass.of(program, header), index).change(), program);
+  }
+
+  private static void requireClass(DeclaredType header, Sources sources, SourceIndex index) {
+    if (!header.keyword().equals("class")) {
+      throw Refused.advising(
+          RefusalKind.NOT_A_CLASS,
+          header.name() + " is no class but a " + header.keyword() + ", which cannot be split so.",
+          "",
+          header.file());
+    }
+    SourceFile file = sources.file(header.file()).orElseThrow();
+    if (!SourceIndex.isEditable(file)) {
+      throw Refused.because(RefusalKind.GENERATED, header.name(), header.file());
+    }
+  }
+
+  /** No file of the package may know the name, whatever it means there. */
+  private void requireFreeName(DeclaredType header, SourceIndex index) {
+    String packageName = index.packageOf(header.file());
+    for (String file : index.filesIn(packageName)) {
+      boolean sameFile = file.substring(file.lastIndexOf('/') + 1).equalsIgnoreCase(name + ".java");
+      if (sameFile || index.holds(file, name)) {
+        throw Refused.advising(
+            RefusalKind.NAME_TAKEN,
+            "The name " + name + " is already used in " + file + ".",
+            "Choose another with --name.",
+            file);
+      }
+    }
+  }
+
+  /** The files whose meaning the change could touch. */
+  private Set<String> affected(OwnerClass owner, SourceIndex index) {
+    Set<String> words = new TreeSet<>(Set.of(name));
+    for (OwnerClass.Field field : owner.fields(fields)) {
+      if (!field.is(Modifier.PRIVATE)) {
+        words.add(field.name());
+      }
+    }
+    Set<String> affected = new TreeSet<>(index.filesWith(words));
+    affected.add(owner.trees().path());
+    List<String> open = new ArrayList<>();
+    for (OwnerClass.Method method : owner.methods(methods)) {
+      if (!method.is(Modifier.PRIVATE)) {
+        open.add(method.name());
+      }
+    }
+    if (!open.isEmpty()) {
+      Set<String> overriding = index.filesWith(index.namesOfSubtypes(owner.simpleName()));
+      overriding.retainAll(index.filesWith(open));
+      affected.addAll(overriding);
+    }
+    return withAuxiliaries(affected, index);
+  }
+
+  /** Types in files of another name are not found by the compiler unless they are given to it. */
+  private static Set<String> withAuxiliaries(Set<String> files, SourceIndex index) {
+    Set<String> all = new TreeSet<>(files);
+    for (DeclaredType type : index.types()) {
+      boolean auxiliary =
+          type.depth() == 0 && !("/" + type.file()).endsWith("/" + type.simpleName() + ".java");
+      if (auxiliary && files.stream().anyMatch(file -> index.holds(file, type.simpleName()))) {
+        all.add(type.file());
+      }
+    }
+    return all;
+  }
+
+  private static void requireReadable(Program program, DeclaredType header) {
+    for (CompileError error : program.errors()) {
+      if (error.isSyntax()) {
+        throw Refused.advising(
+            RefusalKind.DOES_NOT_PARSE,
+            error.place() + " does not parse: " + error.message().lines().findFirst().orElse(""),
+            "Mend it first; nothing that could touch this file is changed until then.",
+            error.place());
+      }
+      if (error.file().equals(header.file())) {
+        throw Refused.advising(
+            RefusalKind.UNRESOLVED,
+            error.place() + " does not compile: " + error.message().lines().findFirst().orElse(""),
+            "Mend it first, or give the missing classes with class-path: in pare.yaml.",
+            error.place());
+      }
+    }
+    for (var unit : program.units()) {
+      if (program.sources().isGarbled(unit.path())) {
+        throw Refused.advising(
+            RefusalKind.GARBLED,
+            unit.path() + " is no text in " + unit.source().charset() + ".",
+            "Set encoding: in pare.yaml to what it is written in.",
+            unit.path());
+      }
+    }
+  }
+}

@@ -1,0 +1,286 @@
+package paredown.refactor;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.edit.Rendering;
+import paredown.edit.Replacement;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Symbols;
+import paredown.refactor.MemberUses.Access;
+import paredown.refactor.MemberUses.MemberUse;
+import paredown.text.SourceText;
+
+/** Works out what extracting a class does to every file, or why it cannot be done. */
+final class ExtractClassPlan {
+  private final ExtractClass arguments;
+  private final OwnerClass owner;
+  private final SourceIndex index;
+  private final List<OwnerClass.Field> fields;
+  private final List<OwnerClass.Method> methods;
+  private final Map<Element, String> moved = new HashMap<>();
+  private final List<MemberUse> uses;
+
+  ExtractClassPlan(ExtractClass arguments, OwnerClass owner, SourceIndex index) {
+    this.arguments = arguments;
+    this.owner = owner;
+    this.index = index;
+    this.fields = owner.fields(arguments.fields());
+    this.methods = owner.methods(arguments.methods());
+    fields.forEach(field -> moved.put(field.element(), field.key()));
+    methods.forEach(method -> moved.put(method.element(), method.key()));
+    this.uses = MemberUses.of(owner.program(), moved);
+  }
+
+  Change change() {
+    requireKnownOwner();
+    List<MemberUse> staying = uses.stream().filter(use -> !isCarried(use)).toList();
+    List<MemberUse> ofFields = staying.stream().filter(use -> isField(use.key())).toList();
+    FieldChecks checks = new FieldChecks(owner, fields, fieldUses(uses));
+    checks.require();
+    checks.requireIndependentInitialisers();
+    MethodChecks methodChecks = new MethodChecks(owner);
+    methodChecks.require(methods);
+    methodChecks.requireNotOverridden(methods);
+    new ReflectionCheck(owner, moved).require();
+
+    Construction construction = Construction.of(owner, fields, fieldUses(uses));
+    new EarlyUses(owner, fields, ofFields, construction).require();
+
+    Holder holder = holder(staying);
+    Set<OwnerClass.Method> delegates = delegates(staying);
+    Map<String, FieldAccess> access = access(ofFields, construction, holder);
+    CarriedCode carried = new CarriedCode(owner, moved);
+    fields.forEach(carried::carry);
+    methods.forEach(method -> carried.carry(method, !delegates.contains(method)));
+
+    ExtractedMembers members =
+        new ExtractedMembers(fields, methods, delegates, access, construction, staying, holder);
+    Map<String, List<Replacement>> edits = new TreeMap<>();
+    new UseEdits(owner, members).collect(edits);
+    new OwnerEdits(owner, members, carried.widened()).collect(edits);
+    NewClassText text = new NewClassText(owner, members, carried);
+    return assemble(members, edits, text, carried);
+  }
+
+  private void requireKnownOwner() {
+    Element outer = owner.element().getEnclosingElement();
+    boolean nested = outer.getKind() != ElementKind.PACKAGE;
+    boolean local =
+        switch (owner.element().getNestingKind()) {
+          case LOCAL, ANONYMOUS -> true;
+          default -> false;
+        };
+    if (local || nested && outer.getKind() == ElementKind.METHOD) {
+      throw Refused.because(
+          RefusalKind.NOT_A_CLASS, owner.simpleName(), owner.trees().place(owner.tree()));
+    }
+    String qualified =
+        (owner.packageName().isEmpty() ? "" : owner.packageName() + ".") + arguments.name();
+    if (owner.program().elements().getTypeElement(qualified) != null) {
+      throw Refused.advising(
+          RefusalKind.NAME_TAKEN,
+          "There is a class " + qualified + " on the class path already.",
+          "Choose another with --name.");
+    }
+  }
+
+  private List<MemberUse> fieldUses(List<MemberUse> of) {
+    return of.stream().filter(use -> isField(use.key())).toList();
+  }
+
+  private boolean isField(String key) {
+    return key.startsWith("field ");
+  }
+
+  /** Whether a use is within a member that leaves. */
+  private boolean isCarried(MemberUse use) {
+    return use.file().equals(owner.trees().path())
+        && (fields.stream().anyMatch(field -> covers(field.range(), use.offset()))
+            || methods.stream().anyMatch(method -> covers(method.range(), use.offset())));
+  }
+
+  private static boolean covers(MemberRange range, int offset) {
+    return range.declaration() <= offset && offset < range.declarationEnd();
+  }
+
+  private Holder holder(List<MemberUse> staying) {
+    Set<String> files = staying.stream().map(MemberUse::file).collect(Collectors.toSet());
+    files.add(owner.trees().path());
+    boolean outside = files.size() > 1;
+    String base = Words.decapitalised(arguments.name());
+    List<String> candidates =
+        List.of(base, "own" + arguments.name(), base + "Part", "extracted" + arguments.name());
+    String name =
+        candidates.stream()
+            .filter(each -> !paredown.text.Lexer.isKeyword(each))
+            .filter(each -> files.stream().noneMatch(file -> index.holds(file, each)))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    Refused.advising(
+                        RefusalKind.NAME_TAKEN,
+                        "No free name for the field that would hold " + arguments.name() + ".",
+                        "Choose another class name with --name."));
+    String newType =
+        owner.packageName().isEmpty()
+            ? arguments.name()
+            : owner.packageName() + "." + arguments.name();
+    return new Holder(name, arguments.name(), newType, owner.binaryName(), outside);
+  }
+
+  /** The methods that somebody else could call stay, and forward. */
+  private Set<OwnerClass.Method> delegates(List<MemberUse> staying) {
+    return methods.stream()
+        .filter(
+            method ->
+                !method.is(Modifier.PRIVATE)
+                    || staying.stream()
+                        .anyMatch(
+                            use ->
+                                use.key().equals(method.key()) && use.access() == Access.REFERENCE))
+        .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
+  }
+
+  private Map<String, FieldAccess> access(
+      List<MemberUse> staying, Construction construction, Holder holder) {
+    Set<Integer> targets = new TreeSet<>();
+    for (Construction.Build build : construction.builds()) {
+      build.assignments().forEach(each -> targets.add(UseEdits.nameOffset(owner, each.target())));
+    }
+    AccessorNames names = new AccessorNames(owner, fields, methods, holder);
+    Map<String, FieldAccess> access = new LinkedHashMap<>();
+    for (OwnerClass.Field field : fields) {
+      List<MemberUse> here =
+          staying.stream()
+              .filter(use -> use.key().equals(field.key()))
+              .filter(
+                  use ->
+                      !(use.file().equals(owner.trees().path()) && targets.contains(use.offset())))
+              .toList();
+      boolean directly =
+          here.stream().anyMatch(use -> use.access() != Access.READ && use.access() != Access.CALL);
+      access.put(
+          field.key(),
+          here.isEmpty()
+              ? FieldAccess.none()
+              : directly ? FieldAccess.direct() : names.accessor(field));
+    }
+    return access;
+  }
+
+  private Change assemble(
+      ExtractedMembers members,
+      Map<String, List<Replacement>> edits,
+      NewClassText text,
+      CarriedCode carried) {
+    Program program = owner.program();
+    String ownerPath = owner.trees().path();
+    java.util.function.Function<String, SourceText> sources =
+        path -> program.unit(path).orElseThrow().source();
+    String newPath =
+        ownerPath.substring(0, ownerPath.lastIndexOf('/') + 1) + arguments.name() + ".java";
+    List<ChangedFile> files = new ArrayList<>();
+    files.add(Rendering.created(newPath, text.pieces(), owner.source(), sources));
+    for (Map.Entry<String, List<Replacement>> entry : edits.entrySet()) {
+      List<Replacement> replacements = entry.getValue();
+      SourceText before = sources.apply(entry.getKey());
+      if (entry.getKey().equals(ownerPath)) {
+        ChangedFile draft = Rendering.edited(before, replacements, sources);
+        replacements = new ArrayList<>(replacements);
+        replacements.addAll(UnusedImports.removals(owner.trees(), draft.after()));
+      }
+      files.add(Rendering.edited(before, replacements, sources));
+    }
+    Set<String> affected = new TreeSet<>();
+    program.units().forEach(unit -> affected.add(unit.path()));
+    affected.add(newPath);
+    return new Change(
+        summary(members),
+        files,
+        became(members),
+        becameForSelf(members),
+        affected,
+        report(members, carried));
+  }
+
+  private String summary(ExtractedMembers members) {
+    List<String> names = new ArrayList<>(fields.stream().map(OwnerClass.Field::name).toList());
+    methods.forEach(method -> names.add(method.name() + "()"));
+    return "%s of %s %s a class of their own, %s, which %s holds in its field %s."
+        .formatted(
+            Words.list(names.stream().distinct().toList()),
+            owner.writtenName(),
+            names.size() == 1 ? "becomes" : "become",
+            arguments.name(),
+            owner.simpleName(),
+            members.holder().name());
+  }
+
+  private Map<String, String> became(ExtractedMembers members) {
+    Map<String, String> became = new LinkedHashMap<>();
+    for (OwnerClass.Field field : fields) {
+      became.put(field.key(), Symbols.fieldKey(members.holder().typeName(), field.name()));
+    }
+    for (OwnerClass.Method method : methods) {
+      if (!members.delegates().contains(method)) {
+        became.put(method.key(), members.newKey(method));
+      }
+    }
+    return became;
+  }
+
+  private Map<String, String> becameForSelf(ExtractedMembers members) {
+    Map<String, String> became = new LinkedHashMap<>();
+    members.delegates().forEach(method -> became.put(method.key(), members.newKey(method)));
+    return became;
+  }
+
+  private Change.Report report(ExtractedMembers members, CarriedCode carried) {
+    List<String> api = new ArrayList<>();
+    for (OwnerClass.Field field : fields) {
+      boolean visible = field.is(Modifier.PUBLIC) || field.is(Modifier.PROTECTED);
+      if (visible) {
+        api.add("the field " + owner.writtenName() + "#" + field.name() + " goes");
+      }
+    }
+    List<String> wider = new ArrayList<>();
+    for (Element element : carried.widened()) {
+      wider.add(owner.writtenName() + "#" + element.getSimpleName() + ": private -> package");
+    }
+    for (OwnerClass.Field field : fields) {
+      FieldAccess access = members.access().get(field.key());
+      if (access.isDirect() && field.is(Modifier.PRIVATE)) {
+        wider.add(arguments.name() + "#" + field.name() + ": private -> package");
+      }
+    }
+    for (OwnerClass.Method method : methods) {
+      if (method.is(Modifier.PRIVATE) && members.isCalledFromOutside(method)) {
+        wider.add(arguments.name() + "#" + OwnerClass.signature(method) + ": private -> package");
+      }
+    }
+    List<String> delegates = members.delegates().stream().map(OwnerClass::signature).toList();
+    List<String> notes = new ArrayList<>();
+    if (!members.holder().name().equals(Words.decapitalised(arguments.name()))) {
+      notes.add(
+          "The field is named "
+              + members.holder().name()
+              + " because the file uses "
+              + Words.decapitalised(arguments.name())
+              + " already.");
+    }
+    return new Change.Report(api, wider, delegates, notes);
+  }
+}

@@ -1,0 +1,44 @@
+package paredown.refactor;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import paredown.program.Symbols;
+import paredown.refactor.MemberUses.MemberUse;
+
+/**
+ * What goes into a new class, and how it is reached from outside.
+ *
+ * @param delegates the methods that leave a forwarding method behind
+ * @param access by the fields' keys
+ * @param staying the uses of these members by code that stays
+ */
+record ExtractedMembers(
+    List<OwnerClass.Field> fields,
+    List<OwnerClass.Method> methods,
+    Set<OwnerClass.Method> delegates,
+    Map<String, FieldAccess> access,
+    Construction construction,
+    List<MemberUse> staying,
+    Holder holder) {
+
+  /** The key of a method in its new class. */
+  String newKey(OwnerClass.Method method) {
+    String key = method.key();
+    return "method " + holder.typeName() + key.substring(key.indexOf('#'));
+  }
+
+  String newKey(OwnerClass.Field field) {
+    return Symbols.fieldKey(holder.typeName(), field.name());
+  }
+
+  String accessorKey(FieldAccess access) {
+    return Symbols.methodKey(holder.typeName(), access.accessor(), List.of());
+  }
+
+  /** Whether code that stays calls a method in its new place, a delegate included. */
+  boolean isCalledFromOutside(OwnerClass.Method method) {
+    return delegates.contains(method)
+        || staying.stream().anyMatch(use -> use.key().equals(method.key()));
+  }
+}

@@ -1,0 +1,223 @@
+package paredown.refactor;
+
+import com.sun.source.tree.AnnotationTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
+import paredown.refactor.MemberUses.Access;
+import paredown.refactor.MemberUses.MemberUse;
+
+/** What must hold of fields before they may be extracted. */
+final class FieldChecks {
+  /** Annotations that say nothing to anybody who looks for a member by its name. */
+  private static final Set<String> HARMLESS =
+      Set.of(
+          "java.lang.Deprecated",
+          "java.lang.SuppressWarnings",
+          "java.lang.SafeVarargs",
+          "java.lang.FunctionalInterface");
+
+  private final OwnerClass owner;
+  private final List<OwnerClass.Field> fields;
+  private final List<MemberUse> uses;
+
+  FieldChecks(OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses) {
+    this.owner = owner;
+    this.fields = fields;
+    this.uses = uses;
+  }
+
+  /** Refuses where the fields may not be taken out of their class. */
+  void require() {
+    for (OwnerClass.Field field : fields) {
+      requireMovable(field);
+    }
+    requireWholeDeclarations();
+    requireNoStoredShape();
+    for (MemberUse use : uses) {
+      requireUnderstood(use);
+    }
+  }
+
+  private void requireMovable(OwnerClass.Field field) {
+    String place = owner.trees().place(field.tree());
+    refuseIf(field.is(Modifier.STATIC), RefusalKind.STATIC_MEMBER, field, place);
+    refuseIf(field.is(Modifier.VOLATILE), RefusalKind.VOLATILE_FIELD, field, place);
+    refuseIf(field.element().getConstantValue() != null, RefusalKind.CONSTANT_FIELD, field, place);
+    int typeEnd = owner.trees().end(field.tree().getType());
+    refuseIf(
+        typeEnd > owner.trees().names().of(field.tree()), RefusalKind.ARRAY_SIGNS, field, place);
+    for (AnnotationTree annotation : field.tree().getModifiers().getAnnotations()) {
+      refuseIf(!isHarmless(field.path(), annotation), RefusalKind.MAPPED_FIELD, field, place);
+    }
+    refuseIf(
+        owner.element().getTypeParameters().stream()
+            .anyMatch(parameter -> mentions(field.element().asType(), parameter.toString())),
+        RefusalKind.OWNER_TYPE_VARIABLE,
+        field,
+        place);
+  }
+
+  private boolean isHarmless(TreePath member, AnnotationTree annotation) {
+    Element type =
+        owner
+            .trees()
+            .element(
+                new TreePath(
+                    new TreePath(new TreePath(member, modifiers(member.getLeaf())), annotation),
+                    annotation.getAnnotationType()));
+    return type instanceof TypeElement element
+        && HARMLESS.contains(element.getQualifiedName().toString());
+  }
+
+  private static Tree modifiers(Tree member) {
+    return ((com.sun.source.tree.VariableTree) member).getModifiers();
+  }
+
+  private static boolean mentions(TypeMirror type, String variable) {
+    return type.toString().matches("(?s)(.*[^\\w.])?" + variable + "([^\\w.].*)?");
+  }
+
+  private void requireWholeDeclarations() {
+    for (OwnerClass.Field field : fields) {
+      List<OwnerClass.Field> together =
+          owner.fields().stream()
+              .filter(each -> owner.trees().start(each.tree()) == owner.trees().start(field.tree()))
+              .toList();
+      refuseIf(
+          together.size() > 1,
+          RefusalKind.SHARED_DECLARATION,
+          field,
+          owner.trees().place(field.tree()));
+    }
+  }
+
+  private void requireNoStoredShape() {
+    String place = owner.trees().place(owner.tree());
+    OwnerClass.Field first = fields.get(0);
+    refuseIf(isA("java.io.Serializable"), RefusalKind.SERIALIZED, first, place);
+    boolean written =
+        uses.stream()
+            .anyMatch(use -> use.access() == Access.WRITE || use.access() == Access.UPDATE);
+    refuseIf(isA("java.lang.Cloneable") && written, RefusalKind.CLONED, first, place);
+  }
+
+  private boolean isA(String name) {
+    TypeElement type = owner.program().elements().getTypeElement(name);
+    return owner.program().types().isAssignable(owner.element().asType(), type.asType());
+  }
+
+  private void requireUnderstood(MemberUse use) {
+    String name = use.key().substring(use.key().indexOf('#') + 1);
+    if (use.access() == Access.LOCK) {
+      throw Refused.because(RefusalKind.USED_AS_LOCK, name, use.place());
+    }
+    boolean otherPackage =
+        !use.trees()
+            .program()
+            .elements()
+            .getPackageOf(owner.element())
+            .getQualifiedName()
+            .contentEquals(packageOf(use.trees()));
+    if (otherPackage) {
+      throw Refused.because(RefusalKind.OTHER_PACKAGE, name, use.place());
+    }
+  }
+
+  private static String packageOf(UnitTrees trees) {
+    ExpressionTree name = trees.unit().tree().getPackageName();
+    return name == null ? "" : name.toString();
+  }
+
+  /** Refuses where initialisers could tell that they run elsewhere now. */
+  void requireIndependentInitialisers() {
+    for (OwnerClass.Field field : fields) {
+      if (field.tree().getInitializer() != null) {
+        TreePath initialiser = new TreePath(field.path(), field.tree().getInitializer());
+        requireOwnless(field, initialiser);
+        refuseIf(
+            !isSimple(initialiser) && !standsAlone(field),
+            RefusalKind.INITIALISATION_ORDER,
+            field,
+            owner.trees().place(field.tree()));
+      }
+    }
+  }
+
+  private void requireOwnless(OwnerClass.Field field, TreePath initialiser) {
+    List<OwnerTouches.Touch> touches = OwnerTouches.in(owner, initialiser);
+    if (!touches.isEmpty()) {
+      throw Refused.because(
+          RefusalKind.INITIALISER_NEEDS_OWNER,
+          field.name(),
+          owner.source().place(touches.get(0).offset()));
+    }
+  }
+
+  /** Whether no other initialiser runs between those of the extracted fields. */
+  private boolean standsAlone(OwnerClass.Field field) {
+    int first = fields.get(0).range().start();
+    int here = field.range().start();
+    boolean fieldBetween =
+        owner.fields().stream()
+            .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)
+            .filter(each -> !fields.contains(each))
+            .anyMatch(each -> each.range().start() > first && each.range().start() < here);
+    boolean blockBetween =
+        owner.initialisers().stream()
+            .map(block -> owner.trees().start(block.tree()))
+            .anyMatch(start -> start > first && start < here);
+    return !fieldBetween && !blockBetween;
+  }
+
+  /** Whether an initialiser does the same whenever it runs: it calls nothing but the platform. */
+  private boolean isSimple(TreePath initialiser) {
+    boolean[] simple = {true};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
+        simple[0] &= isPlatform(owner.trees().element(getCurrentPath()));
+        return super.visitMethodInvocation(tree, null);
+      }
+
+      @Override
+      public Void visitNewClass(NewClassTree tree, Void unused) {
+        simple[0] &= isPlatform(owner.trees().element(getCurrentPath()));
+        return super.visitNewClass(tree, null);
+      }
+
+      @Override
+      public Void visitLiteral(LiteralTree tree, Void unused) {
+        return null;
+      }
+    }.scan(initialiser, null);
+    return simple[0];
+  }
+
+  private static boolean isPlatform(Element element) {
+    return element instanceof ExecutableElement method
+        && method.getEnclosingElement() instanceof TypeElement type
+        && type.asType() instanceof DeclaredType
+        && type.getQualifiedName().toString().startsWith("java.util.")
+        && !type.getQualifiedName().toString().equals("java.util.Scanner");
+  }
+
+  private static void refuseIf(
+      boolean condition, RefusalKind kind, OwnerClass.Field field, String place) {
+    if (condition) {
+      throw Refused.because(kind, field.name(), place);
+    }
+  }
+}

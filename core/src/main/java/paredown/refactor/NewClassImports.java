@@ -1,0 +1,128 @@
+package paredown.refactor;
+
+import com.sun.source.tree.ImportTree;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Copied;
+import paredown.edit.Piece;
+import paredown.edit.Written;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.text.SourceText;
+
+/**
+ * The imports of the extracted class: those of the old file that its names need, in their order.
+ */
+final class NewClassImports {
+  private final OwnerClass owner;
+  private final ExtractedMembers members;
+  private final CarriedCode carried;
+  private final SourceText source;
+  private final String end;
+
+  NewClassImports(OwnerClass owner, ExtractedMembers members, CarriedCode carried) {
+    this.owner = owner;
+    this.members = members;
+    this.carried = carried;
+    this.source = owner.source();
+    this.end = source.lineEnd();
+  }
+
+  List<Piece> pieces() {
+    List<Piece> pieces = new ArrayList<>();
+    Set<String> names = carried.simpleNames();
+    Set<String> homes = homes();
+    Set<String> single = new HashSet<>();
+    int last = -1;
+    for (ImportTree tree : owner.trees().unit().tree().getImports()) {
+      String name = tree.getQualifiedIdentifier().toString();
+      String member = name.substring(name.lastIndexOf('.') + 1);
+      String home = name.substring(0, name.lastIndexOf('.'));
+      boolean needed = member.equals("*") ? homes.contains(home) : names.contains(member);
+      if (needed) {
+        single.add(name);
+        if (last >= 0 && hasGap(last, owner.trees().start(tree))) {
+          pieces.add(Written.plain(end));
+        }
+        last = owner.trees().end(tree);
+        pieces.add(
+            new Copied(
+                owner.trees().path(),
+                owner.trees().start(tree),
+                owner.trees().end(tree),
+                List.of()));
+        pieces.add(Written.plain(end));
+      }
+    }
+    for (TypeElement type : carried.nestedTypes()) {
+      String name = type.getQualifiedName().toString();
+      String home = name.substring(0, name.lastIndexOf('.'));
+      if (!single.contains(name) && !single.contains(home + ".*")) {
+        pieces.add(importOf(type));
+      }
+    }
+    if (!pieces.isEmpty()) {
+      pieces.add(Written.plain(end));
+    }
+    return pieces;
+  }
+
+  private boolean hasGap(int from, int to) {
+    return source.slice(from, to).replace("\r", "").contains("\n\n");
+  }
+
+  /** The packages and classes that the carried names come from. */
+  private Set<String> homes() {
+    Set<String> homes = new LinkedHashSet<>();
+    List<MemberRange> ranges = new ArrayList<>();
+    members.fields().forEach(field -> ranges.add(field.range()));
+    members.methods().forEach(method -> ranges.add(method.range()));
+    for (MemberRange range : ranges) {
+      for (Use use :
+          owner.program().uses().within(owner.trees().path(), range.start(), range.end())) {
+        if (use.kind() == UseKind.NAME || use.kind() == UseKind.DOC) {
+          home(use.key(), homes);
+        }
+      }
+    }
+    return homes;
+  }
+
+  private static void home(String key, Set<String> homes) {
+    int space = key.indexOf(' ');
+    String name = key.substring(space + 1);
+    int sharp = name.indexOf('#');
+    if (sharp >= 0) {
+      homes.add(name.substring(0, sharp).replace('$', '.'));
+    } else if (key.startsWith("type ")) {
+      String dotted = name.replace('$', '.');
+      homes.add(dotted.contains(".") ? dotted.substring(0, dotted.lastIndexOf('.')) : "");
+    }
+  }
+
+  private Written importOf(TypeElement type) {
+    String packageName =
+        owner.program().elements().getPackageOf(type).getQualifiedName().toString();
+    if (packageName.isEmpty()) {
+      throw Refused.because(
+          RefusalKind.HIDDEN_FROM_OUTSIDE,
+          type.getSimpleName().toString(),
+          owner.trees().place(owner.tree()));
+    }
+    Written.Text text = Written.text("import " + packageName + ".");
+    names(text, type);
+    return text.text(";" + end).done();
+  }
+
+  private void names(Written.Text text, TypeElement type) {
+    if (type.getEnclosingElement() instanceof TypeElement outer) {
+      names(text, outer);
+      text.text(".");
+    }
+    text.name(type.getSimpleName().toString(), owner.program().symbols().key(type));
+  }
+}

@@ -1,0 +1,237 @@
+package paredown.refactor;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.List;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.UnusableRequest;
+import paredown.program.DeclaredType;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.Unit;
+import paredown.project.Nearest;
+import paredown.text.SourceText;
+
+/**
+ * The owner is the class that members are taken from, with its members in the order of the text.
+ */
+final class OwnerClass {
+  /** A field of the owner. */
+  record Field(
+      VariableTree tree, TreePath path, VariableElement element, String key, MemberRange range) {
+    String name() {
+      return tree.getName().toString();
+    }
+
+    boolean is(Modifier modifier) {
+      return element.getModifiers().contains(modifier);
+    }
+  }
+
+  /** A method or constructor of the owner. */
+  record Method(
+      MethodTree tree, TreePath path, ExecutableElement element, String key, MemberRange range) {
+    String name() {
+      return tree.getName().toString();
+    }
+
+    boolean is(Modifier modifier) {
+      return element.getModifiers().contains(modifier);
+    }
+
+    boolean isConstructor() {
+      return element.getKind() == ElementKind.CONSTRUCTOR;
+    }
+  }
+
+  /** An initialiser block of the owner. */
+  record Initialiser(BlockTree tree, TreePath path) {}
+
+  private final UnitTrees trees;
+  private final TreePath path;
+  private final TypeElement element;
+  private final List<Field> fields = new ArrayList<>();
+  private final List<Method> methods = new ArrayList<>();
+  private final List<Initialiser> initialisers = new ArrayList<>();
+
+  private OwnerClass(UnitTrees trees, TreePath path) {
+    this.trees = trees;
+    this.path = path;
+    this.element = (TypeElement) trees.element(path);
+    for (Tree member : tree().getMembers()) {
+      add(new TreePath(path, member));
+    }
+  }
+
+  /** Finds the class that a header announces. */
+  static OwnerClass of(Program program, DeclaredType type) {
+    Unit unit = program.unit(type.file()).orElseThrow();
+    UnitTrees trees = new UnitTrees(program, unit);
+    TreePath[] found = new TreePath[1];
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitClass(ClassTree tree, Void unused) {
+        if (trees.names().of(tree) == type.offset()) {
+          found[0] = getCurrentPath();
+        }
+        return super.visitClass(tree, null);
+      }
+    }.scan(unit.tree(), null);
+    if (found[0] == null || !(trees.element(found[0]) instanceof TypeElement)) {
+      throw Refused.advising(
+          RefusalKind.DOES_NOT_PARSE,
+          "The class " + type.name() + " cannot be read.",
+          "Mend the compile errors in " + type.file() + " first.",
+          type.file());
+    }
+    return new OwnerClass(trees, found[0]);
+  }
+
+  private void add(TreePath member) {
+    int start = trees.start(member.getLeaf());
+    int end = trees.end(member.getLeaf());
+    if (start < 0 || end < 0) {
+      return;
+    }
+    Symbols symbols = trees.program().symbols();
+    MemberRange range = MemberRange.of(trees.source(), start, end);
+    if (member.getLeaf() instanceof VariableTree tree
+        && trees.element(member) instanceof VariableElement field
+        && field.getKind() == ElementKind.FIELD) {
+      fields.add(new Field(tree, member, field, symbols.key(field), range));
+    } else if (member.getLeaf() instanceof MethodTree tree
+        && trees.element(member) instanceof ExecutableElement method) {
+      methods.add(new Method(tree, member, method, symbols.key(method), range));
+    } else if (member.getLeaf() instanceof BlockTree block) {
+      initialisers.add(new Initialiser(block, member));
+    }
+  }
+
+  UnitTrees trees() {
+    return trees;
+  }
+
+  Program program() {
+    return trees.program();
+  }
+
+  SourceText source() {
+    return trees.source();
+  }
+
+  TreePath path() {
+    return path;
+  }
+
+  ClassTree tree() {
+    return (ClassTree) path.getLeaf();
+  }
+
+  TypeElement element() {
+    return element;
+  }
+
+  String simpleName() {
+    return element.getSimpleName().toString();
+  }
+
+  /** Its name as code in the same package writes it: {@code Sailing.Leg}. */
+  String writtenName() {
+    String name = element.getQualifiedName().toString();
+    String packageName = packageName();
+    return packageName.isEmpty() ? name : name.substring(packageName.length() + 1);
+  }
+
+  String binaryName() {
+    return trees.program().symbols().binary(element);
+  }
+
+  String packageName() {
+    return program().elements().getPackageOf(element).getQualifiedName().toString();
+  }
+
+  List<Field> fields() {
+    return fields;
+  }
+
+  List<Method> methods() {
+    return methods.stream().filter(method -> !method.isConstructor()).toList();
+  }
+
+  List<Method> constructors() {
+    return methods.stream().filter(Method::isConstructor).toList();
+  }
+
+  List<Initialiser> initialisers() {
+    return initialisers;
+  }
+
+  /**
+   * The fields with these names, in the order of the text.
+   *
+   * @throws UnusableRequest where one is not there
+   */
+  List<Field> fields(List<String> names) {
+    List<String> known = fields.stream().map(Field::name).toList();
+    for (String name : names) {
+      if (!known.contains(name)) {
+        throw new UnusableRequest(
+            writtenName() + " has no field " + name + ".",
+            Nearest.advice(name, known, "Its fields are " + String.join(", ", known) + "."));
+      }
+    }
+    return fields.stream().filter(field -> names.contains(field.name())).toList();
+  }
+
+  /**
+   * The methods that these words select: {@code name}, or {@code name(Type,Type)}.
+   *
+   * @throws UnusableRequest where a word selects nothing
+   */
+  List<Method> methods(List<String> selectors) {
+    List<Method> selected = new ArrayList<>();
+    for (String selector : selectors) {
+      List<Method> meant = methods().stream().filter(method -> selects(selector, method)).toList();
+      if (meant.isEmpty()) {
+        throw new UnusableRequest(
+            writtenName() + " has no method " + selector + ".",
+            Nearest.advice(
+                selector.replaceAll("\\(.*", ""),
+                methods().stream().map(Method::name).toList(),
+                "Its methods are "
+                    + String.join(", ", methods().stream().map(Method::name).distinct().toList())
+                    + "."));
+      }
+      selected.addAll(meant);
+    }
+    return methods().stream().filter(selected::contains).toList();
+  }
+
+  private static boolean selects(String selector, Method method) {
+    int bracket = selector.indexOf('(');
+    if (bracket < 0) {
+      return selector.equals(method.name());
+    }
+    return selector.replace(" ", "").equals(signature(method));
+  }
+
+  /** A method's name with the simple names of its parameters' types: {@code depart(Instant)}. */
+  static String signature(Method method) {
+    List<String> types =
+        method.tree().getParameters().stream()
+            .map(parameter -> parameter.getType().toString().replaceAll("<.*>", ""))
+            .map(type -> type.substring(type.lastIndexOf('.') + 1).replace(" ", ""))
+            .toList();
+    return method.name() + "(" + String.join(",", types) + ")";
+  }
+}

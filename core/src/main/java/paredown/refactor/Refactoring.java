@@ -1,0 +1,28 @@
+package paredown.refactor;
+
+import paredown.edit.Change;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+
+/** A refactoring is one behaviour-preserving operation with its arguments filled in. */
+public sealed interface Refactoring permits ExtractClass {
+
+  /**
+   * Plans the change without touching the disk.
+   *
+   * @throws Refused where it cannot be done safely
+   * @throws paredown.UnusableRequest where an argument names nothing
+   */
+  Planned plan(Sources sources, SourceIndex index) throws Refused;
+
+  /** The command that asks for it, as it is typed, without {@code --apply}. */
+  String command();
+
+  /** What was planned, and the program it was planned on, which the gates compare with. */
+  record Planned(Change change, paredown.program.Program program) implements AutoCloseable {
+    @Override
+    public void close() {
+      program.close();
+    }
+  }
+}

@@ -1,0 +1,95 @@
+package paredown.refactor;
+
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import paredown.program.Unit;
+import paredown.text.SourceText;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/** Refuses where a string spells a member's name in a file that looks members up by their names. */
+final class ReflectionCheck {
+  private static final Set<String> LOOKUPS =
+      Set.of(
+          "getDeclaredField",
+          "getField",
+          "getDeclaredMethod",
+          "getMethod",
+          "readField",
+          "readDeclaredField",
+          "writeField",
+          "writeDeclaredField",
+          "removeFinalModifier",
+          "newUpdater",
+          "findVarHandle",
+          "findGetter",
+          "findSetter",
+          "objectFieldOffset",
+          "setInternalState",
+          "getInternalState");
+  private static final Set<String> SHAPES =
+      Set.of(
+          "reflectionEquals",
+          "reflectionHashCode",
+          "reflectionToString",
+          "reflectionCompare",
+          "reflectionAppend",
+          "ReflectionToStringBuilder",
+          "getDeclaredFields",
+          "getFields");
+
+  private final OwnerClass owner;
+  private final Set<String> names;
+
+  ReflectionCheck(OwnerClass owner, Map<Element, String> moved) {
+    this.owner = owner;
+    this.names =
+        moved.keySet().stream()
+            .map(element -> element.getSimpleName().toString())
+            .collect(Collectors.toSet());
+  }
+
+  void require() {
+    SourceText own = owner.source();
+    for (Token token : own.tokens()) {
+      if (token.kind() == TokenKind.IDENTIFIER && SHAPES.contains(word(own, token))) {
+        throw Refused.of(
+            RefusalKind.REFLECTED,
+            owner.simpleName(),
+            word(own, token) + " looks at all its fields",
+            own.place(token.start()));
+      }
+    }
+    owner.program().units().stream().map(Unit::source).filter(this::looksUp).forEach(this::require);
+    owner.program().sources().files().stream()
+        .map(file -> owner.program().sources().text(file.path()))
+        .filter(this::mentionsOwner)
+        .filter(this::looksUp)
+        .forEach(this::require);
+  }
+
+  private boolean mentionsOwner(SourceText source) {
+    return source.text().contains(owner.simpleName());
+  }
+
+  private boolean looksUp(SourceText source) {
+    return LOOKUPS.stream().anyMatch(source.text()::contains);
+  }
+
+  private void require(SourceText source) {
+    for (Token token : source.tokens()) {
+      if (token.kind() == TokenKind.LITERAL && token.end() - token.start() > 2) {
+        String spelt = source.slice(token.start() + 1, token.end() - 1);
+        if (source.text().charAt(token.start()) == '"' && names.contains(spelt)) {
+          throw Refused.because(RefusalKind.REFLECTED, spelt, source.place(token.start()));
+        }
+      }
+    }
+  }
+
+  private static String word(SourceText source, Token token) {
+    return source.slice(token.start(), token.end());
+  }
+}

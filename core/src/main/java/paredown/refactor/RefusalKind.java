@@ -1,0 +1,66 @@
+package paredown.refactor;
+
+/** The kind of a refusal: why an operation cannot be done here. */
+public enum RefusalKind {
+  NOT_A_CLASS(Mark.NOT_YET, "only the fields of a class can be extracted"),
+  STATIC_MEMBER(Mark.NOT_YET, "static members stay where they are for now"),
+  CONSTANT_FIELD(Mark.UNSAFE, "the compiler has copied this constant into its users"),
+  SHARED_DECLARATION(Mark.NOT_YET, "it is declared together with a field that stays"),
+  ARRAY_SIGNS(Mark.NOT_YET, "its array signs stand behind the name"),
+  MAPPED_FIELD(Mark.UNSAFE, "its annotation says that something outside the code finds it by name"),
+  MAPPED_METHOD(Mark.NOT_YET, "its annotation may tie it to its class"),
+  VOLATILE_FIELD(Mark.NOT_YET, "it is volatile"),
+  USED_AS_LOCK(Mark.UNSAFE, "it is used as a lock"),
+  OWNER_TYPE_VARIABLE(Mark.NOT_YET, "its type depends on a type variable of its class"),
+  SERIALIZED(Mark.UNSAFE, "its class is serializable, so that its fields are its stored shape"),
+  CLONED(Mark.UNSAFE, "its class can be cloned, and clones would share the new object"),
+  REFLECTED(Mark.UNSAFE, "a string names it where reflection is used"),
+  OTHER_PACKAGE(Mark.NOT_YET, "it is used from another package"),
+  STATIC_CONTEXT(Mark.NOT_YET, "it is reached in a way that is not understood yet"),
+  INITIALISER_NEEDS_OWNER(Mark.NOT_YET, "its initialiser needs its old object"),
+  INITIALISATION_ORDER(Mark.UNSAFE, "the order of initialisation would change"),
+  CONSTRUCTOR_SHAPE(Mark.NOT_YET, "a constructor sets it in a way that cannot be moved yet"),
+  USED_BEFORE_BUILT(Mark.UNSAFE, "it could be used before the new object is there"),
+  OVERRIDES(Mark.NOT_YET, "it overrides or implements an inherited method"),
+  OVERRIDDEN(Mark.NOT_YET, "it is overridden in a subclass"),
+  NO_BODY(Mark.NOT_YET, "it has no body of its own"),
+  LOCKED(Mark.UNSAFE, "it is synchronized on its old object"),
+  NEEDS_OWNER(Mark.NOT_YET, "it needs what stays in its old class"),
+  THIS_ESCAPES(Mark.NOT_YET, "it hands out its old object"),
+  HIDDEN_FROM_OUTSIDE(Mark.NOT_YET, "it needs what only its old class may see"),
+  NAME_TAKEN(Mark.UNSAFE, "the name is taken"),
+  DOES_NOT_PARSE(Mark.UNSAFE, "a file that matters does not parse"),
+  UNRESOLVED(Mark.UNSAFE, "names that matter cannot be resolved"),
+  GARBLED(Mark.UNSAFE, "a file that matters is no text in the project's encoding"),
+  GENERATED(Mark.NOT_YET, "a generated file would have to change"),
+  SEVERAL_MODULES(Mark.NOT_YET, "changing a build of several modules is not there yet"),
+  NO_TEST_COMMAND(Mark.UNSAFE, "nobody has said how the tests are run");
+
+  private final Mark mark;
+  private final String why;
+
+  RefusalKind(Mark mark, String why) {
+    this.mark = mark;
+    this.why = why;
+  }
+
+  /** Whether doing it anyway would break something, or whether it is simply not there yet. */
+  public enum Mark {
+    UNSAFE,
+    NOT_YET
+  }
+
+  public Mark mark() {
+    return mark;
+  }
+
+  /** The reason in words that follow a name and a comma. */
+  public String why() {
+    return why;
+  }
+
+  /** The kind as it is written in JSON: {@code used-as-lock}. */
+  public String id() {
+    return name().toLowerCase().replace('_', '-');
+  }
+}

@@ -1,0 +1,45 @@
+package paredown.refactor;
+
+import java.util.List;
+import paredown.Problem;
+
+/** A refusal is why a refactoring cannot be done safely here, with the places it rests on. */
+public final class Refused extends Problem {
+  private static final long serialVersionUID = 1L;
+
+  private final RefusalKind kind;
+  private final transient List<String> places;
+
+  private Refused(RefusalKind kind, String sentence, String advice, List<String> places) {
+    super(sentence, advice);
+    this.kind = kind;
+    this.places = List.copyOf(places);
+  }
+
+  /** Refuses because of something with a name: "departs: it is used as a lock (…)." */
+  public static Refused because(RefusalKind kind, String subject, String... places) {
+    return of(kind, subject, "", places);
+  }
+
+  /** The same with more to say about this case. */
+  public static Refused of(RefusalKind kind, String subject, String more, String... places) {
+    String detail = more.isEmpty() ? "" : ": " + more;
+    return new Refused(
+        kind, subject + " cannot be moved: " + kind.why() + detail + ".", "", List.of(places));
+  }
+
+  /** Refuses with an advice that lifts the refusal. */
+  public static Refused advising(
+      RefusalKind kind, String sentence, String advice, String... places) {
+    return new Refused(kind, sentence, advice, List.of(places));
+  }
+
+  public RefusalKind kind() {
+    return kind;
+  }
+
+  /** The places the refusal rests on, {@code path:line}; empty where it rests on none. */
+  public List<String> places() {
+    return places == null ? List.of() : places;
+  }
+}

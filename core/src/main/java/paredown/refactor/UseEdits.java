@@ -1,0 +1,150 @@
+package paredown.refactor;
+
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Unit;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.MemberUses.MemberUse;
+
+/** Lets every use that stays reach the extracted members through the holder. */
+final class UseEdits {
+  private final OwnerClass owner;
+  private final ExtractedMembers members;
+
+  UseEdits(OwnerClass owner, ExtractedMembers members) {
+    this.owner = owner;
+    this.members = members;
+  }
+
+  /** Where the name of an assignment's target stands. */
+  static int nameOffset(OwnerClass owner, TreePath target) {
+    return target.getLeaf() instanceof MemberSelectTree select
+        ? owner.trees().end(select) - select.getIdentifier().length()
+        : owner.trees().start(target.getLeaf());
+  }
+
+  void collect(Map<String, List<Replacement>> edits) {
+    Set<Integer> targets = new HashSet<>();
+    for (Construction.Build build : members.construction().builds()) {
+      build.assignments().forEach(each -> targets.add(nameOffset(owner, each.target())));
+    }
+    for (MemberUse use : members.staying()) {
+      boolean target = isInOwnerFile(use.file()) && targets.contains(use.offset());
+      if (!target) {
+        edit(use, edits);
+      }
+    }
+    for (Unit unit : owner.program().units()) {
+      docs(unit, edits);
+    }
+  }
+
+  private boolean isInOwnerFile(String file) {
+    return file.equals(owner.trees().path());
+  }
+
+  private void edit(MemberUse use, Map<String, List<Replacement>> edits) {
+    FieldAccess access = members.access().get(use.key());
+    for (OwnerClass.Method method : members.methods()) {
+      if (method.key().equals(use.key())) {
+        if (!members.delegates().contains(method)) {
+          add(edits, use, method.name(), members.newKey(method), "");
+        }
+        return;
+      }
+    }
+    for (OwnerClass.Field field : members.fields()) {
+      if (field.key().equals(use.key())) {
+        if (access.isDirect()) {
+          add(edits, use, field.name(), members.newKey(field), "");
+        } else {
+          add(edits, use, access.accessor(), members.accessorKey(access), "()");
+        }
+      }
+    }
+  }
+
+  private void add(
+      Map<String, List<Replacement>> edits, MemberUse use, String name, String key, String behind) {
+    String old = use.key().substring(use.key().indexOf('#') + 1).replaceAll("\\(.*", "");
+    if (!use.trees().source().text().startsWith(old, use.offset())) {
+      throw Refused.because(RefusalKind.STATIC_CONTEXT, old, use.place());
+    }
+    Holder holder = members.holder();
+    Written.Text text = Written.text("");
+    Use.Place receiver = new Use.Place(use.file(), use.offset(), UseKind.RECEIVER);
+    owner
+        .program()
+        .uses()
+        .at(use.file(), use.offset(), UseKind.RECEIVER)
+        .ifPresent(was -> text.here(UseKind.RECEIVER, was.key(), receiver));
+    text.name(holder.name(), holder.key())
+        .text(".")
+        .name(name, key, new Use.Place(use.file(), use.offset(), UseKind.NAME))
+        .text(behind);
+    edits
+        .computeIfAbsent(use.file(), file -> new ArrayList<>())
+        .add(Replacement.of(use.offset(), use.offset() + old.length(), text.done()));
+  }
+
+  /** Javadoc links to what has moved follow it. */
+  private void docs(Unit unit, Map<String, List<Replacement>> edits) {
+    for (Use use : owner.program().uses().in(unit.path()).toList()) {
+      String newKey = use.kind() == UseKind.DOC ? movedTo(use.key()) : null;
+      if (newKey == null || isCarried(use)) {
+        continue;
+      }
+      int sharp = unit.source().text().indexOf('#', use.offset());
+      if (sharp < 0 || unit.source().slice(use.offset(), sharp).contains(" ")) {
+        throw Refused.because(
+            RefusalKind.STATIC_CONTEXT, "A Javadoc link", unit.source().place(use.offset()));
+      }
+      edits
+          .computeIfAbsent(unit.path(), file -> new ArrayList<>())
+          .add(
+              Replacement.of(
+                  use.offset(),
+                  sharp,
+                  Written.text("")
+                      .here(UseKind.DOC, newKey, use.place())
+                      .text(members.holder().simpleType())
+                      .done()));
+    }
+  }
+
+  private String movedTo(String key) {
+    for (OwnerClass.Field field : members.fields()) {
+      if (field.key().equals(key)) {
+        return members.newKey(field);
+      }
+    }
+    for (OwnerClass.Method method : members.methods()) {
+      if (method.key().equals(key) && !members.delegates().contains(method)) {
+        return members.newKey(method);
+      }
+    }
+    return null;
+  }
+
+  private boolean isCarried(Use use) {
+    if (!isInOwnerFile(use.file())) {
+      return false;
+    }
+    return members.fields().stream().anyMatch(field -> covers(field.range(), use.offset()))
+        || members.methods().stream()
+            .filter(method -> !members.delegates().contains(method))
+            .anyMatch(method -> covers(method.range(), use.offset()));
+  }
+
+  private static boolean covers(MemberRange range, int offset) {
+    return range.start() <= offset && offset < range.end();
+  }
+}

@@ -1,0 +1,44 @@
+package paredown.refactor;
+
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.SourceVersion;
+import paredown.UnusableRequest;
+import paredown.text.Lexer;
+
+/** The words of names: proposing them, joining them, and checking that they may be names at all. */
+final class Words {
+  private static final Set<String> CONTEXTUAL =
+      Set.of("var", "record", "yield", "sealed", "permits", "when");
+
+  private Words() {}
+
+  static String capitalised(String name) {
+    return name.isEmpty() ? name : Character.toUpperCase(name.charAt(0)) + name.substring(1);
+  }
+
+  static String decapitalised(String name) {
+    return Character.toLowerCase(name.charAt(0)) + name.substring(1);
+  }
+
+  /** Names as a person lists them: {@code a, b and c}. */
+  static String list(List<String> names) {
+    int last = names.size() - 1;
+    return last < 1
+        ? String.join("", names)
+        : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
+  }
+
+  /**
+   * Requires that a class may have a name.
+   *
+   * @throws UnusableRequest where it may not
+   */
+  static void requireClassName(String name) {
+    if (!SourceVersion.isIdentifier(name) || Lexer.isKeyword(name) || CONTEXTUAL.contains(name)) {
+      throw new UnusableRequest(
+          "No class can be named " + name + ".",
+          "Give a Java identifier with --name, Passage for example.");
+    }
+  }
+}

@@ -1,0 +1,52 @@
+package paredown.refactor;
+
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.CompoundAssignmentTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.UnaryTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.HashSet;
+import java.util.Set;
+import javax.lang.model.element.Element;
+
+/** Finds the variables that code writes to. */
+final class Writes extends TreePathScanner<Void, Void> {
+  private final UnitTrees trees;
+  private final Set<Element> written = new HashSet<>();
+
+  private Writes(UnitTrees trees) {
+    this.trees = trees;
+  }
+
+  static Set<Element> in(UnitTrees trees, TreePath code) {
+    Writes scan = new Writes(trees);
+    scan.scan(code, null);
+    return scan.written;
+  }
+
+  @Override
+  public Void visitAssignment(AssignmentTree tree, Void unused) {
+    add(tree.getVariable());
+    return super.visitAssignment(tree, null);
+  }
+
+  @Override
+  public Void visitCompoundAssignment(CompoundAssignmentTree tree, Void unused) {
+    add(tree.getVariable());
+    return super.visitCompoundAssignment(tree, null);
+  }
+
+  @Override
+  public Void visitUnary(UnaryTree tree, Void unused) {
+    add(tree.getExpression());
+    return super.visitUnary(tree, null);
+  }
+
+  private void add(Tree target) {
+    Element element = trees.element(new TreePath(getCurrentPath(), target));
+    if (element != null) {
+      written.add(element);
+    }
+  }
+}

@@ -1,0 +1,224 @@
+package paredown.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A lexer splits Java source text into tokens, comments included and white space left out.
+ *
+ * <p>It follows chapter 3 of the Java Language Specification. Text that is no Java is never an
+ * error: what cannot be understood becomes a one-character separator.
+ */
+public final class Lexer {
+  private static final Set<String> KEYWORDS =
+      Set.of(
+          "abstract",
+          "assert",
+          "boolean",
+          "break",
+          "byte",
+          "case",
+          "catch",
+          "char",
+          "class",
+          "const",
+          "continue",
+          "default",
+          "do",
+          "double",
+          "else",
+          "enum",
+          "extends",
+          "final",
+          "finally",
+          "float",
+          "for",
+          "goto",
+          "if",
+          "implements",
+          "import",
+          "instanceof",
+          "int",
+          "interface",
+          "long",
+          "native",
+          "new",
+          "package",
+          "private",
+          "protected",
+          "public",
+          "return",
+          "short",
+          "static",
+          "strictfp",
+          "super",
+          "switch",
+          "synchronized",
+          "this",
+          "throw",
+          "throws",
+          "transient",
+          "try",
+          "void",
+          "volatile",
+          "while",
+          "_",
+          "true",
+          "false",
+          "null");
+
+  private final String text;
+  private final List<Token> tokens = new ArrayList<>();
+  private int at;
+
+  private Lexer(String text) {
+    this.text = text;
+  }
+
+  /** The tokens of a text in their order. */
+  public static List<Token> tokens(String text) {
+    return new Lexer(text).read();
+  }
+
+  /** Whether a word is reserved, so that nothing can be named by it. */
+  public static boolean isKeyword(String word) {
+    return KEYWORDS.contains(word);
+  }
+
+  private List<Token> read() {
+    while (at < text.length()) {
+      char c = text.charAt(at);
+      if (Character.isWhitespace(c)) {
+        at++;
+      } else if (c == '/' && next('/')) {
+        add(TokenKind.LINE_COMMENT, lineEnd());
+      } else if (c == '/' && next('*')) {
+        boolean doc = text.startsWith("/**", at) && !text.startsWith("/**/", at);
+        add(doc ? TokenKind.DOC_COMMENT : TokenKind.BLOCK_COMMENT, behind("*/", at + 2));
+      } else if (text.startsWith("\"\"\"", at)) {
+        add(TokenKind.LITERAL, textBlockEnd());
+      } else if (c == '"' || c == '\'') {
+        add(TokenKind.LITERAL, quotedEnd(c));
+      } else if (isDigit(c) || c == '.' && at + 1 < text.length() && isDigit(text.charAt(at + 1))) {
+        add(TokenKind.LITERAL, numberEnd());
+      } else if (startsWord()) {
+        int end = wordEnd();
+        String word = text.substring(at, end);
+        add(KEYWORDS.contains(word) ? TokenKind.KEYWORD : TokenKind.IDENTIFIER, end);
+      } else {
+        add(TokenKind.SEPARATOR, at + 1);
+      }
+    }
+    return tokens;
+  }
+
+  private void add(TokenKind kind, int end) {
+    tokens.add(new Token(kind, at, end));
+    at = end;
+  }
+
+  private boolean next(char c) {
+    return at + 1 < text.length() && text.charAt(at + 1) == c;
+  }
+
+  private static boolean isDigit(char c) {
+    return c >= '0' && c <= '9';
+  }
+
+  private int lineEnd() {
+    int end = at;
+    while (end < text.length() && text.charAt(end) != '\n' && text.charAt(end) != '\r') {
+      end++;
+    }
+    return end;
+  }
+
+  private int behind(String mark, int from) {
+    int found = text.indexOf(mark, from);
+    return found < 0 ? text.length() : found + mark.length();
+  }
+
+  private int textBlockEnd() {
+    int end = at + 3;
+    while (end < text.length() && !text.startsWith("\"\"\"", end)) {
+      end += text.charAt(end) == '\\' ? 2 : 1;
+    }
+    return Math.min(text.length(), end + 3);
+  }
+
+  private int quotedEnd(char quote) {
+    int end = at + 1;
+    while (end < text.length()) {
+      char c = text.charAt(end);
+      if (c == quote) {
+        return end + 1;
+      }
+      if (c == '\n' || c == '\r') {
+        return end;
+      }
+      end += c == '\\' ? 2 : 1;
+    }
+    return text.length();
+  }
+
+  private int numberEnd() {
+    int end = at;
+    while (end < text.length()) {
+      char c = text.charAt(end);
+      boolean exponentSign =
+          (c == '+' || c == '-')
+              && "eEpP".indexOf(text.charAt(end - 1)) >= 0
+              && isDecimalOrHexFloat(end);
+      if (!Character.isLetterOrDigit(c) && c != '_' && c != '.' && !exponentSign) {
+        break;
+      }
+      if (c == '.' && end + 1 < text.length() && !isNumberPart(text.charAt(end + 1))) {
+        return end + 1;
+      }
+      end++;
+    }
+    return end;
+  }
+
+  /** In a hexadecimal number `e` is a digit, so that `0xe+1` is three tokens. */
+  private boolean isDecimalOrHexFloat(int sign) {
+    boolean hex = text.startsWith("0x", at) || text.startsWith("0X", at);
+    return !hex || "pP".indexOf(text.charAt(sign - 1)) >= 0;
+  }
+
+  private static boolean isNumberPart(char c) {
+    return Character.isLetterOrDigit(c) || c == '_';
+  }
+
+  private boolean startsWord() {
+    return Character.isJavaIdentifierStart(text.codePointAt(at)) || isUnicodeEscape(at);
+  }
+
+  private boolean isUnicodeEscape(int offset) {
+    return text.startsWith("\\u", offset);
+  }
+
+  private int wordEnd() {
+    int end = at;
+    while (end < text.length()) {
+      int c = text.codePointAt(end);
+      if (Character.isJavaIdentifierPart(c)) {
+        end += Character.charCount(c);
+      } else if (isUnicodeEscape(end)) {
+        end = escapeEnd(end);
+      } else {
+        break;
+      }
+    }
+    return end;
+  }
+
+  private int escapeEnd(int offset) {
+    int end = offset + 1;
+    while (end < text.length() && text.charAt(end) == 'u') {
+      end++;
+    }
+    return Math.min(text.length(), end + 4);
+  }
+}
