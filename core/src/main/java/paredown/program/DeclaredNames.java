@@ -37,6 +37,12 @@ public final class DeclaredNames {
     return found < 0 ? start : found;
   }
 
+  /** Whether a variable's name really stands in the text, and was not made up by the compiler. */
+  boolean spells(VariableTree variable) {
+    return end(variable) >= 0
+        && source.text().startsWith(variable.getName().toString(), of(variable));
+  }
+
   /** The offset of a method's name, or of its class's name for a constructor. */
   public int of(MethodTree method) {
     int start = start(method);

@@ -229,7 +229,7 @@ final class UseRecorder extends TreePathScanner<Void, Void> {
       if (value != null) {
         add(names.of(tree), UseKind.CONSTANT, "constant " + value, "");
       }
-      boolean inferred = tree.getType() == null || end(tree.getType()) < 0;
+      boolean inferred = names.spells(tree) && (tree.getType() == null || end(tree.getType()) < 0);
       if (inferred && variable.getKind() != ElementKind.ENUM_CONSTANT) {
         add(names.of(tree), UseKind.INFERRED, "inferred " + typeText(variable.asType()), "");
       }

@@ -160,7 +160,7 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
             wanted.stream()
                 .filter(field -> !set.contains(field))
                 .findFirst()
-                .orElse(assigned.get(0).field());
+                .orElseGet(() -> wanted.iterator().next());
         throw shape(missing, owner.trees().place(constructor.tree()));
       }
       int first = at.get(0);

@@ -2,6 +2,7 @@ package paredown.refactor;
 
 import java.util.ArrayList;
 import java.util.List;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import paredown.edit.Carried;
 import paredown.edit.Copied;
@@ -95,9 +96,18 @@ final class NewClassText {
 
   private void classComment() {
     List<String> names = members.fields().stream().map(OwnerClass.Field::name).toList();
-    Written.Text text = Written.text("/** The " + Words.list(names) + " of a {@link ");
-    text.doc(owner.writtenName(), Symbols.typeKey(owner.binaryName()));
+    Written.Text text = Written.text("/** The " + Words.list(names) + " of a ");
+    if (isHidden(owner.element())) {
+      text.text("{@code " + owner.simpleName());
+    } else {
+      text.text("{@link ").doc(owner.writtenName(), Symbols.typeKey(owner.binaryName()));
+    }
     write(text.text("}. */" + end).done());
+  }
+
+  private static boolean isHidden(Element type) {
+    return type.getModifiers().contains(Modifier.PRIVATE)
+        || type.getEnclosingElement() != null && isHidden(type.getEnclosingElement());
   }
 
   private Self self() {

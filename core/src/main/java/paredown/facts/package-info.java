@@ -1,0 +1,2 @@
+/** The compact graph of types, members and uses that everything that finds works on. */
+package paredown.facts;

@@ -1,0 +1,2 @@
+/** Metrics over the facts, each with the publication that it comes from. */
+package paredown.measure;

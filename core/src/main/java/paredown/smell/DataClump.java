@@ -1,0 +1,159 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.jgrapht.Graph;
+import org.jgrapht.alg.connectivity.ConnectivityInspector;
+import org.jgrapht.graph.DefaultEdge;
+import org.jgrapht.graph.SimpleGraph;
+import paredown.facts.Facts;
+import paredown.facts.FieldFact;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.measure.MemberGroups;
+
+/**
+ * A data clump, here, is a group of fields of one class that are always used together: every method
+ * that uses one of them uses another.
+ *
+ * <p>Fowler, "Refactoring", 1999, chapter 3. Accessors and constructors do not count: they touch a
+ * field for others. A clump is never all of a class, for then the class is its name already.
+ */
+final class DataClump implements Detector {
+
+  @Override
+  public Smell smell() {
+    return Smell.DATA_CLUMP;
+  }
+
+  @Override
+  public Stream<Finding> find(Facts facts, Limits limits) {
+    return facts.types().stream()
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
+        .filter(type -> !type.supertypes().contains("java.lang.Throwable"))
+        .filter(type -> type.instanceFields().size() > limits.clumpFields())
+        .flatMap(type -> clumps(type, limits));
+  }
+
+  private static Stream<Finding> clumps(TypeFact type, Limits limits) {
+    Map<String, Set<String>> methodsOf = new LinkedHashMap<>();
+    type.instanceFields().forEach(field -> methodsOf.put(field.name(), new LinkedHashSet<>()));
+    Map<String, Set<String>> fieldsOf = new LinkedHashMap<>();
+    for (MethodFact method : type.methods()) {
+      if (MemberGroups.ties(method) && !method.isAccessor()) {
+        Set<String> used = new TreeSet<>(method.fieldsOf(type.name()));
+        used.retainAll(methodsOf.keySet());
+        if (!used.isEmpty()) {
+          fieldsOf.put(method.signature(), used);
+          used.forEach(field -> methodsOf.get(field).add(method.signature()));
+        }
+      }
+    }
+    Graph<String, DefaultEdge> together = new SimpleGraph<>(DefaultEdge.class);
+    methodsOf.keySet().forEach(together::addVertex);
+    List<String> names = new ArrayList<>(methodsOf.keySet());
+    for (int i = 0; i < names.size(); i++) {
+      for (int j = i + 1; j < names.size(); j++) {
+        if (belong(methodsOf.get(names.get(i)), methodsOf.get(names.get(j)))) {
+          together.addEdge(names.get(i), names.get(j));
+        }
+      }
+    }
+    return new ConnectivityInspector<>(together)
+        .connectedSets().stream()
+            .map(part -> withoutLoners(part, fieldsOf))
+            .filter(part -> part.size() >= limits.clumpFields() && part.size() < names.size())
+            .filter(part -> users(part, fieldsOf).size() >= limits.clumpMethods())
+            .map(part -> finding(type, part, fieldsOf, limits))
+            .sorted(Comparator.comparing(Finding::id));
+  }
+
+  /** Two fields belong together where at least half of the methods that use one use both. */
+  private static boolean belong(Set<String> one, Set<String> other) {
+    Set<String> both = new LinkedHashSet<>(one);
+    both.retainAll(other);
+    Set<String> either = new LinkedHashSet<>(one);
+    either.addAll(other);
+    return both.size() >= 2 && both.size() * 2 >= either.size();
+  }
+
+  /** Takes out fields that some method uses without any other of the group, until none is left. */
+  private static Set<String> withoutLoners(Set<String> part, Map<String, Set<String>> fieldsOf) {
+    Set<String> group = new TreeSet<>(part);
+    boolean shrank = true;
+    while (shrank) {
+      shrank = false;
+      for (Set<String> used : fieldsOf.values()) {
+        Set<String> common = new TreeSet<>(used);
+        common.retainAll(group);
+        if (common.size() == 1) {
+          shrank |= group.removeAll(common);
+        }
+      }
+    }
+    return group;
+  }
+
+  private static List<String> users(Set<String> group, Map<String, Set<String>> fieldsOf) {
+    return fieldsOf.entrySet().stream()
+        .filter(entry -> entry.getValue().stream().anyMatch(group::contains))
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
+  private static Finding finding(
+      TypeFact type, Set<String> group, Map<String, Set<String>> fieldsOf, Limits limits) {
+    List<String> fields =
+        type.instanceFields().stream().map(FieldFact::name).filter(group::contains).toList();
+    List<String> users = users(group, fieldsOf);
+    List<Evidence.Figure> figures =
+        List.of(
+            new Evidence.Figure(
+                "fields",
+                fields.size(),
+                limits.clumpFields(),
+                "%d of its %d fields; from %d on they are worth a class"
+                    .formatted(fields.size(), type.instanceFields().size(), limits.clumpFields())),
+            new Evidence.Figure(
+                "methods",
+                users.size(),
+                limits.clumpMethods(),
+                "%d methods use them, always more than one at a time".formatted(users.size())));
+    List<Evidence.Row> rows = new ArrayList<>();
+    type.instanceFields().stream()
+        .filter(field -> group.contains(field.name()))
+        .forEach(
+            field -> rows.add(new Evidence.Row(field.range().line(), "", field.name(), List.of())));
+    type.methods().stream()
+        .filter(method -> users.contains(method.signature()))
+        .forEach(
+            method ->
+                rows.add(
+                    new Evidence.Row(
+                        method.range().line(),
+                        "",
+                        method.signature(),
+                        fields.stream()
+                            .filter(fieldsOf.get(method.signature())::contains)
+                            .toList())));
+    return new Finding(
+        Smell.DATA_CLUMP,
+        weight(fields.size(), users.size()),
+        type.name(),
+        fields,
+        type.range(),
+        new Evidence(figures, List.of(), rows, List.of()));
+  }
+
+  /** 20, and more for every field and every method: up to 25 for fields and 25 for methods. */
+  static int weight(int fields, int methods) {
+    return (int) Math.round(20 + 25 * (1 - 2.0 / fields) + 25 * (1 - 2.0 / methods));
+  }
+}
