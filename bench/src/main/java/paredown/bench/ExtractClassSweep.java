@@ -19,7 +19,7 @@ import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.project.BuildAdvice;
+import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.project.SourceFile;
 import paredown.refactor.ExtractClass;
@@ -40,7 +40,7 @@ public final class ExtractClassSweep {
   private int failed;
 
   private ExtractClassSweep(Path directory) {
-    this.sources = new Sources(Project.at(directory, BuildAdvice.silent()));
+    this.sources = new Sources(Project.at(directory, Progress.silent()));
     this.index = new SourceIndex(sources);
   }
 

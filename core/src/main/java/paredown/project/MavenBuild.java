@@ -18,11 +18,11 @@ final class MavenBuild {
   private static final Duration LIMIT = Duration.ofMinutes(10);
 
   private final Path root;
-  private final BuildAdvice advice;
+  private final Progress progress;
 
-  MavenBuild(Path root, BuildAdvice advice) {
+  MavenBuild(Path root, Progress progress) {
     this.root = root;
-    this.advice = advice;
+    this.progress = progress;
   }
 
   List<Module> modules() {
@@ -38,7 +38,7 @@ final class MavenBuild {
   }
 
   private MavenAnswer ask() {
-    advice.doing("asking Maven for the class path");
+    progress.doing("asking Maven for the class path");
     try {
       Path pom = Files.createTempFile("pare", ".xml");
       try {
@@ -87,6 +87,8 @@ final class MavenBuild {
             .filter(line -> !line.isEmpty() && !line.startsWith("Some problems were encountered"))
             .findFirst()
             .orElse(outcome.inTime() ? "it said no more" : "it took more than ten minutes")
+            .replaceAll("Cannot access .* in offline mode and the artifact", "the artifact")
+            .replaceAll(" -> \\[Help.*", "")
             .replace(root + "/", "")
             .replaceAll("(?s)(.{300}).*", "$1…");
     boolean offline =

@@ -21,7 +21,7 @@ public record Project(Path root, BuildTool tool, List<Module> modules, Settings 
    *
    * @throws ProjectUnreadable where there is none, or its build cannot be understood
    */
-  public static Project at(Path start, BuildAdvice advice) {
+  public static Project at(Path start, Progress progress) {
     if (!Files.isDirectory(start)) {
       throw new ProjectUnreadable(
           "There is no folder " + start + ".", "Name the project's folder with --project.");
@@ -30,7 +30,7 @@ public record Project(Path root, BuildTool tool, List<Module> modules, Settings 
     Settings settings = Settings.read(root);
     boolean maven = Files.isRegularFile(root.resolve("pom.xml"));
     List<Module> modules =
-        maven ? new MavenBuild(root, advice).modules() : PlainFolders.modules(root);
+        maven ? new MavenBuild(root, progress).modules() : PlainFolders.modules(root);
     Project project =
         new Project(
             root,

@@ -8,11 +8,14 @@ public final class Refused extends Problem {
   private static final long serialVersionUID = 1L;
 
   private final RefusalKind kind;
+  private final String subject;
   private final transient List<String> places;
 
-  private Refused(RefusalKind kind, String sentence, String advice, List<String> places) {
+  private Refused(
+      RefusalKind kind, String subject, String sentence, String advice, List<String> places) {
     super(sentence, advice);
     this.kind = kind;
+    this.subject = subject;
     this.places = List.copyOf(places);
   }
 
@@ -25,13 +28,22 @@ public final class Refused extends Problem {
   public static Refused of(RefusalKind kind, String subject, String more, String... places) {
     String detail = more.isEmpty() ? "" : ": " + more;
     return new Refused(
-        kind, subject + " cannot be moved: " + kind.why() + detail + ".", "", List.of(places));
+        kind,
+        subject,
+        subject + " cannot be moved: " + kind.why() + detail + ".",
+        "",
+        List.of(places));
   }
 
   /** Refuses with an advice that lifts the refusal. */
   public static Refused advising(
       RefusalKind kind, String sentence, String advice, String... places) {
-    return new Refused(kind, sentence, advice, List.of(places));
+    return new Refused(kind, "", sentence, advice, List.of(places));
+  }
+
+  /** The member that it is about, a field's name or a method's signature; empty where none is. */
+  public String subject() {
+    return subject;
   }
 
   public RefusalKind kind() {

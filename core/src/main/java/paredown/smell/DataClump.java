@@ -130,7 +130,7 @@ final class DataClump implements Detector {
     type.instanceFields().stream()
         .filter(field -> group.contains(field.name()))
         .forEach(
-            field -> rows.add(new Evidence.Row(field.range().line(), "", field.name(), List.of())));
+            field -> rows.add(new Evidence.Row(field.range().line(), field.name(), List.of())));
     type.methods().stream()
         .filter(method -> users.contains(method.signature()))
         .forEach(
@@ -138,7 +138,6 @@ final class DataClump implements Detector {
                 rows.add(
                     new Evidence.Row(
                         method.range().line(),
-                        "",
                         method.signature(),
                         fields.stream()
                             .filter(fieldsOf.get(method.signature())::contains)

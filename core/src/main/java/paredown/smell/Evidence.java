@@ -37,12 +37,8 @@ public record Evidence(
     }
   }
 
-  /**
-   * A member and what it uses.
-   *
-   * @param text the member as it stands in the source, on one line
-   */
-  public record Row(int line, String text, String member, List<String> uses) {
+  /** A member, the line it is on, and which of the fields in question it uses. */
+  public record Row(int line, String member, List<String> uses) {
     public Row {
       uses = List.copyOf(uses);
     }

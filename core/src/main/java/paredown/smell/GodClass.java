@@ -99,7 +99,7 @@ final class GodClass implements Detector {
   private static List<Evidence.Row> rows(TypeFact type) {
     List<Evidence.Row> rows = new ArrayList<>();
     for (FieldFact field : type.instanceFields()) {
-      rows.add(new Evidence.Row(field.range().line(), "", field.name(), List.of()));
+      rows.add(new Evidence.Row(field.range().line(), field.name(), List.of()));
     }
     for (MethodFact method : type.methods()) {
       if (MemberGroups.ties(method)) {
@@ -108,7 +108,7 @@ final class GodClass implements Detector {
                 .map(FieldFact::name)
                 .filter(method.fieldsOf(type.name())::contains)
                 .toList();
-        rows.add(new Evidence.Row(method.range().line(), "", method.signature(), uses));
+        rows.add(new Evidence.Row(method.range().line(), method.signature(), uses));
       }
     }
     return rows;

@@ -1,13 +1,13 @@
 package paredown.project;
 
-/** What is told of a build while it is asked, which may take seconds. */
+/** Progress is told what is being done, for anything that may take seconds. */
 @FunctionalInterface
-public interface BuildAdvice {
+public interface Progress {
   /** Says what is being done, in a few words. */
   void doing(String what);
 
   /** Tells nobody anything. */
-  static BuildAdvice silent() {
+  static Progress silent() {
     return what -> {};
   }
 }

@@ -1,0 +1,85 @@
+package paredown.cli;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import paredown.UnusableRequest;
+import paredown.refactor.Refactoring;
+import paredown.session.Applied;
+import paredown.session.ApplyOptions;
+import paredown.session.Preview;
+import paredown.session.Session;
+import picocli.CommandLine.Option;
+
+/** A command that changes code: a preview, unless it is told to apply. */
+abstract class ChangeCommand extends PareCommand {
+  @Option(
+      names = "--apply",
+      description = {
+        "Write the change, run all the project's tests, and keep it or put everything back.",
+        "The tests may take 30 minutes; test-timeout-minutes: in pare.yaml sets another limit."
+      })
+  private boolean apply;
+
+  @Option(
+      names = "--expect",
+      paramLabel = "CHANGE",
+      description = "Apply only if it is just the change with this id.")
+  private String expect;
+
+  @Option(names = "--keep-api", description = "Refuse where the public API would change.")
+  private boolean keepApi;
+
+  @Option(names = "--untested", description = "Apply although the project has no tests.")
+  private boolean untested;
+
+  @Option(
+      names = "--expect-red",
+      paramLabel = "TEST",
+      split = ",",
+      description = "Tests that may fail, since the change means them to.")
+  private List<String> expectRed = new ArrayList<>();
+
+  /** The refactoring that is asked for. */
+  abstract Refactoring refactoring(Session session);
+
+  /** The command as it was typed, without its options for applying. */
+  abstract String typed(Refactoring refactoring);
+
+  @Override
+  int run() throws InterruptedException {
+    boolean json = json();
+    Session session = open();
+    Refactoring refactoring = refactoring(session);
+    Preview preview = session.preview(refactoring);
+    if (keepApi && !preview.change().report().api().isEmpty()) {
+      throw new UnusableRequest(
+          "The API would change: " + String.join("; ", preview.change().report().api()) + ".",
+          "Choose other members, or leave --keep-api out.");
+    }
+    if (!apply) {
+      show(preview, refactoring, json);
+      return preview.verdict().passed() ? Exit.DONE : Exit.PUT_BACK;
+    }
+    Applied applied =
+        session.apply(preview, new ApplyOptions(Optional.ofNullable(expect), untested, expectRed));
+    if (json) {
+      print(ChangeJson.of(preview, applied));
+    } else {
+      print(new AppliedText(terminal(), here()).of(applied));
+    }
+    return applied.kept() ? Exit.DONE : Exit.PUT_BACK;
+  }
+
+  private void show(Preview preview, Refactoring refactoring, boolean json) {
+    if (json) {
+      print(ChangeJson.of(preview));
+      return;
+    }
+    String next = typed(refactoring) + here() + " --expect " + preview.change().id() + " --apply";
+    byte[] answer = new PreviewText(terminal()).of(preview, next);
+    quiet();
+    System.out.writeBytes(answer);
+    System.out.flush();
+  }
+}

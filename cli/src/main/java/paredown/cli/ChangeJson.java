@@ -1,0 +1,77 @@
+package paredown.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import paredown.edit.ChangedFile;
+import paredown.gate.TestResult;
+import paredown.gate.TestsPass;
+import paredown.session.Applied;
+import paredown.session.Preview;
+
+/** A change as JSON, schema {@code pare-change/1}: previewed, kept or put back. */
+final class ChangeJson {
+  private ChangeJson() {}
+
+  static ObjectNode of(Preview preview) {
+    ObjectNode answer = Json.answer("pare-change/1").put("outcome", "previewed");
+    fill(answer, preview);
+    return answer;
+  }
+
+  static ObjectNode of(Preview preview, Applied applied) {
+    ObjectNode answer =
+        Json.answer("pare-change/1").put("outcome", applied.kept() ? "kept" : "put-back");
+    fill(answer, preview);
+    answer.put("step", applied.step().number());
+    answer.put("milliseconds", applied.took().toMillis());
+    Json.texts(answer, "notPutBack", applied.notPutBack());
+    applied.tests().ifPresent(tests -> tests(answer.putObject("tests"), tests));
+    return answer;
+  }
+
+  private static void fill(ObjectNode answer, Preview preview) {
+    answer
+        .put("change", preview.change().id())
+        .put("command", preview.command())
+        .put("summary", preview.change().summary());
+    ArrayNode files = answer.putArray("files");
+    for (ChangedFile file : preview.change().files()) {
+      Diff diff = Diff.of(file);
+      files
+          .addObject()
+          .put("file", file.path())
+          .put("created", file.isNew())
+          .put("added", diff.added())
+          .put("removed", diff.removed())
+          .put("diff", new String(diff.bytes(), file.after().charset()));
+    }
+    Json.texts(answer, "api", preview.change().report().api());
+    Json.texts(answer, "moreVisible", preview.change().report().wider());
+    Json.texts(answer, "delegates", preview.change().report().delegates());
+    Json.texts(answer, "notes", preview.change().report().notes());
+    ObjectNode gates = answer.putObject("gates");
+    gates
+        .put("passed", preview.verdict().passed())
+        .put("filesCompiled", preview.verdict().files())
+        .put("namesCompared", preview.verdict().names());
+    Json.texts(gates, "newErrors", preview.verdict().errors());
+    Json.texts(gates, "changedMeanings", preview.verdict().breaks());
+  }
+
+  private static void tests(ObjectNode node, TestsPass.Outcome tests) {
+    node.put("passedBefore", tests.before().count(TestResult.Status.PASSED))
+        .put("failedBefore", tests.before().count(TestResult.Status.FAILED))
+        .put("passedAfter", tests.after().count(TestResult.Status.PASSED))
+        .put("failedAfter", tests.after().count(TestResult.Status.FAILED));
+    ArrayNode broken = node.putArray("broken");
+    for (TestResult result : tests.comparison().broken()) {
+      broken
+          .addObject()
+          .put("test", result.name())
+          .put("message", result.message())
+          .put("place", result.place());
+    }
+    Json.texts(node, "vanished", tests.comparison().vanished());
+    Json.texts(node, "flaky", tests.flaky().stream().sorted().toList());
+  }
+}

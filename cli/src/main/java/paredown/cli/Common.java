@@ -1,0 +1,38 @@
+package paredown.cli;
+
+import java.nio.file.Path;
+import picocli.CommandLine.Option;
+
+/** The options that every command takes. */
+final class Common {
+  @Option(
+      names = "--project",
+      paramLabel = "DIR",
+      description = "A folder of the project; this one where none is given.")
+  private Path directory = Path.of("");
+
+  @Option(
+      names = "--format",
+      paramLabel = "text|json",
+      description = "How the answer is given; text where nothing is said.")
+  private String format = "text";
+
+  @Option(names = "--trace", description = "Show where in the program an error comes from.")
+  private boolean trace;
+
+  Path directory() {
+    return directory.toAbsolutePath().normalize();
+  }
+
+  Format format() {
+    return Format.of(format);
+  }
+
+  boolean wantsJson() {
+    return format.equals("json");
+  }
+
+  boolean trace() {
+    return trace;
+  }
+}

@@ -1,0 +1,112 @@
+package paredown.cli;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import paredown.Problem;
+import paredown.UnusableRequest;
+import paredown.gate.TestProblem;
+import paredown.journal.JournalProblem;
+import paredown.project.ProjectUnreadable;
+import paredown.refactor.Refused;
+import paredown.session.GateStopped;
+import picocli.CommandLine;
+import picocli.CommandLine.IExecutionExceptionHandler;
+import picocli.CommandLine.ParseResult;
+
+/** Says what went wrong: one sentence, where, what to do, and the exit code that goes with it. */
+final class Complaints implements IExecutionExceptionHandler {
+
+  @Override
+  public int handleExecutionException(Exception e, CommandLine line, ParseResult result) {
+    PareCommand command = line.getCommand() instanceof PareCommand pare ? pare : null;
+    boolean json = command != null && command.common().wantsJson();
+    boolean trace = command != null && command.common().trace();
+    Terminal terminal = Terminal.ofProcess();
+    int code = code(e);
+    String sentence = code == Exit.OUR_FAULT ? ourFault(e) : e.getMessage();
+    String advice = e instanceof Problem problem ? problem.advice() : "";
+    List<String> places = places(e);
+    if (json) {
+      ObjectNode answer = json(kind(e), sentence, advice);
+      Json.texts(answer, "places", places);
+      if (e instanceof Refused refused) {
+        answer.put("mark", refused.kind().mark().name().toLowerCase().replace('_', '-'));
+      }
+      terminal.out().print(Json.text(answer));
+    } else {
+      terminal.err().println(code == Exit.REFUSED ? "Refused: " + sentence : sentence);
+      places.forEach(place -> terminal.err().println("  " + place));
+      if (!advice.isEmpty()) {
+        terminal.err().println(advice);
+      }
+    }
+    if (trace) {
+      e.printStackTrace(terminal.err());
+    }
+    return code;
+  }
+
+  static ObjectNode json(String kind, String sentence, String advice) {
+    return Json.answer("pare-refusal/1")
+        .put("kind", kind)
+        .put("sentence", sentence)
+        .put("advice", advice);
+  }
+
+  private static int code(Exception e) {
+    if (e instanceof UnusableRequest) {
+      return Exit.UNUSABLE;
+    }
+    if (e instanceof Refused || e instanceof JournalProblem) {
+      return Exit.REFUSED;
+    }
+    if (e instanceof GateStopped) {
+      return Exit.PUT_BACK;
+    }
+    if (e instanceof ProjectUnreadable || e instanceof TestProblem) {
+      return Exit.UNREADABLE;
+    }
+    return e instanceof InterruptedException ? Exit.INTERRUPTED : Exit.OUR_FAULT;
+  }
+
+  private static String kind(Exception e) {
+    if (e instanceof Refused refused) {
+      return refused.kind().id();
+    }
+    return switch (code(e)) {
+      case Exit.UNUSABLE -> "unusable";
+      case Exit.REFUSED -> "files";
+      case Exit.PUT_BACK -> "gate";
+      case Exit.UNREADABLE -> "project";
+      case Exit.INTERRUPTED -> "interrupted";
+      default -> "fault";
+    };
+  }
+
+  private static List<String> places(Exception e) {
+    if (e instanceof Refused refused) {
+      return refused.places();
+    }
+    return e instanceof JournalProblem problem ? problem.places() : List.of();
+  }
+
+  /** A fault of ours: the trace goes into a file, never to the user. */
+  private static String ourFault(Exception e) {
+    try {
+      Path file = Files.createTempFile("pare-fault", ".txt");
+      StringWriter trace = new StringWriter();
+      e.printStackTrace(new PrintWriter(trace));
+      Files.writeString(file, trace.toString());
+      return "Sorry, this is a fault of pare itself; nothing was left half-written.\nThe details are in "
+          + file
+          + "; please report them.";
+    } catch (IOException unwritable) {
+      return "Sorry, this is a fault of pare itself: " + e;
+    }
+  }
+}

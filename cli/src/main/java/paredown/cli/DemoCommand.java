@@ -1,0 +1,146 @@
+package paredown.cli;
+
+import java.io.IOException;
+import java.net.URI;
+import java.nio.file.FileSystem;
+import java.nio.file.FileSystems;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import paredown.UnusableRequest;
+import paredown.project.Progress;
+import paredown.remedy.Candidate;
+import paredown.session.Session;
+import paredown.session.Survey;
+import paredown.smell.Finding;
+import paredown.smell.Smell;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Parameters;
+
+/** Lays out the sample project, and walks through the whole loop on it. */
+@Command(
+    name = "demo",
+    mixinStandardHelpOptions = true,
+    description = {
+      "Lays out a sample project, a tidal ferry line, and walks through the whole loop on it:",
+      "survey, why, preview, apply with all tests, undo. Every command is shown as you would type"
+          + " it."
+    },
+    footer = {"", "Example:", "  pare demo", "  pare demo ferry", "", "This runs Maven's tests."})
+final class DemoCommand extends PareCommand {
+  @Parameters(
+      paramLabel = "DIR",
+      arity = "0..1",
+      description = "A folder that is empty or not there; pare-demo where none is given.")
+  private Path target = Path.of("pare-demo");
+
+  @Override
+  int run() throws IOException {
+    Path folder = target.toAbsolutePath().normalize();
+    layOut(folder);
+    say("The sample project is in " + target + ".");
+    String at = " --project " + Shell.quoted(target.toString());
+    walk("survey" + at);
+    Survey survey = Session.open(folder, Progress.silent()).survey();
+    Finding god = worst(survey, Smell.GOD_CLASS);
+    Finding clump = worst(survey, Smell.DATA_CLUMP);
+    Candidate candidate = survey.candidates().get(clump.id()).get(0);
+    walk("why " + god.id() + at);
+    walk("why " + clump.id() + at);
+    String mend = "mend " + candidate.id() + " --name Passage" + at;
+    walk(mend);
+    walk(mend + " --apply");
+    walk("steps" + at);
+    walk("undo" + at);
+    if (!isAsLaidOut(folder)) {
+      throw new IllegalStateException("undo left the sample project changed");
+    }
+    say("Every file is as it was, to the byte. The project stays in " + target + " to play with.");
+    say("Next: pare mend " + survey.candidates().get(god.id()).get(0).id() + at);
+    return Exit.DONE;
+  }
+
+  private void say(String sentence) {
+    print(sentence + "\n");
+  }
+
+  /** Shows a command as the user would type it, and runs it. */
+  private void walk(String command) {
+    say("\n" + terminal().bold("$ pare " + command));
+    int code = Pare.run(command.replace("'", "").split(" "));
+    if (code != Exit.DONE) {
+      throw new IllegalStateException("pare " + command + " ended with " + code);
+    }
+  }
+
+  private static Finding worst(Survey survey, Smell smell) {
+    return survey.findings().stream()
+        .filter(finding -> finding.smell() == smell)
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("no " + smell.words() + " in the demo"));
+  }
+
+  private static void layOut(Path folder) throws IOException {
+    if (Files.exists(folder)) {
+      try (Stream<Path> entries = Files.list(folder)) {
+        if (entries.findAny().isPresent()) {
+          throw new UnusableRequest(
+              "The folder " + folder.getFileName() + " is not empty.",
+              "Name another: pare demo DIR.");
+        }
+      }
+    }
+    for (String name : names()) {
+      Path file = folder.resolve(name);
+      Files.createDirectories(file.getParent());
+      Files.write(file, content(name));
+    }
+  }
+
+  private static boolean isAsLaidOut(Path folder) throws IOException {
+    for (String name : names()) {
+      if (!java.util.Arrays.equals(content(name), Files.readAllBytes(folder.resolve(name)))) {
+        return false;
+      }
+    }
+    try (Stream<Path> files = Files.walk(folder.resolve("src"))) {
+      long sources = names().stream().filter(name -> name.startsWith("src/")).count();
+      return files.filter(Files::isRegularFile).count() == sources;
+    }
+  }
+
+  /** The files of the sample project, as they lie in the program's own archive. */
+  private static List<String> names() throws IOException {
+    return inArchive(
+        demo -> {
+          try (Stream<Path> files = Files.walk(demo)) {
+            return files
+                .filter(Files::isRegularFile)
+                .map(file -> demo.relativize(file).toString().replace('\\', '/'))
+                .sorted()
+                .toList();
+          }
+        });
+  }
+
+  private static byte[] content(String name) throws IOException {
+    return inArchive(demo -> Files.readAllBytes(demo.resolve(name)));
+  }
+
+  /** Something that is done with the folder of the sample project. */
+  private interface Reading<T> {
+    T of(Path demo) throws IOException;
+  }
+
+  private static <T> T inArchive(Reading<T> reading) throws IOException {
+    URI place = URI.create(String.valueOf(DemoCommand.class.getResource("demo")));
+    if (!"jar".equals(place.getScheme())) {
+      return reading.of(Path.of(place));
+    }
+    try (FileSystem archive = FileSystems.newFileSystem(place, Map.of())) {
+      return reading.of(Path.of(place));
+    }
+  }
+}

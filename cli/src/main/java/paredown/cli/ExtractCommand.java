@@ -1,0 +1,94 @@
+package paredown.cli;
+
+import java.util.ArrayList;
+import java.util.List;
+import paredown.UnusableRequest;
+import paredown.refactor.ExtractClass;
+import paredown.refactor.Refactoring;
+import paredown.session.Session;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The extracting operations. */
+@Command(
+    name = "extract",
+    mixinStandardHelpOptions = true,
+    description = "Takes members out into something new.",
+    footer = {
+      "",
+      "Example:",
+      "  pare extract class Sailing --fields departs,arrives --name Passage"
+    },
+    subcommands = {ExtractCommand.OfClass.class, NotYetCommand.Extract.class})
+final class ExtractCommand extends PareCommand {
+
+  @Override
+  int run() {
+    throw new UnusableRequest("Extract what?", "Try pare extract class --help.");
+  }
+
+  /** Takes fields and methods of a class into a class of their own. */
+  @Command(
+      name = "class",
+      mixinStandardHelpOptions = true,
+      description = {
+        "Takes fields of a class, and methods that need only them, into a new class of the same",
+        "package, which the old one holds in a field. Methods that others call leave a delegate."
+      },
+      footer = {
+        "",
+        "Example:",
+        "  pare extract class Sailing --fields departs,arrives,tide \\",
+        "      --methods 'crossing,clashes(Sailing)' --name Passage",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfClass extends ChangeCommand {
+    @Parameters(paramLabel = "TYPE", description = "The class, as short as one meaning is left.")
+    private String type;
+
+    @Option(
+        names = "--fields",
+        paramLabel = "FIELD",
+        split = ",",
+        required = true,
+        description = "The fields that leave.")
+    private List<String> fields;
+
+    @Option(
+        names = "--methods",
+        paramLabel = "METHOD",
+        description = "The methods that leave with them: names, or names with parameter types.")
+    private String methods = "";
+
+    @Option(
+        names = "--name",
+        paramLabel = "NAME",
+        required = true,
+        description = "The name of the new class.")
+    private String name;
+
+    @Override
+    Refactoring refactoring(Session session) {
+      List<String> trimmed = fields.stream().map(String::strip).distinct().toList();
+      return new ExtractClass(type, trimmed, selectors(methods), name);
+    }
+
+    @Override
+    String typed(Refactoring refactoring) {
+      return refactoring.command();
+    }
+
+    /** Commas part selectors, but not within brackets. */
+    static List<String> selectors(String text) {
+      List<String> found = new ArrayList<>();
+      for (String part : text.split(",(?![^(]*\\))")) {
+        if (!part.isBlank()) {
+          found.add(part.strip());
+        }
+      }
+      return found;
+    }
+  }
+}

@@ -1,0 +1,38 @@
+package paredown.cli;
+
+import java.util.Optional;
+import paredown.refactor.ExtractClass;
+import paredown.refactor.Refactoring;
+import paredown.session.Session;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Does a remedy that pare why has shown. */
+@Command(
+    name = "mend",
+    mixinStandardHelpOptions = true,
+    description = "Shows what a remedy would do; with --apply, does it.",
+    footer = {
+      "",
+      "Example:",
+      "  pare mend clump-5e09a1.b4 --name Passage",
+      "  pare mend clump-5e09a1.b4 --name Passage --expect 3f9a07 --apply"
+    })
+final class MendCommand extends ChangeCommand {
+  @Parameters(paramLabel = "REMEDY", description = "The id of a remedy, as pare why shows it.")
+  private String remedy;
+
+  @Option(names = "--name", paramLabel = "NAME", description = "The name of the new class.")
+  private String name;
+
+  @Override
+  Refactoring refactoring(Session session) {
+    return session.remedy(remedy, Optional.ofNullable(name));
+  }
+
+  @Override
+  String typed(Refactoring refactoring) {
+    return "pare mend " + remedy + " --name " + ((ExtractClass) refactoring).name();
+  }
+}

@@ -1,0 +1,38 @@
+package paredown.cli;
+
+import java.util.ArrayList;
+import java.util.List;
+import paredown.UnusableRequest;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+import picocli.CommandLine.Unmatched;
+
+/** A command that is planned and says so, instead of pretending. */
+abstract class NotYetCommand extends PareCommand {
+  @Unmatched private List<String> rest = new ArrayList<>();
+  @Spec private CommandSpec spec;
+
+  @Override
+  int run() {
+    throw new UnusableRequest(
+        spec.qualifiedName() + " is not there yet.",
+        "What there is: pare survey, why, mend, extract class, steps, undo, test, demo.");
+  }
+
+  @Command(name = "inline", hidden = true, description = "Not there yet.")
+  static final class Inline extends NotYetCommand {}
+
+  @Command(name = "move", hidden = true, description = "Not there yet.")
+  static final class Move extends NotYetCommand {}
+
+  @Command(name = "accept", hidden = true, description = "Not there yet.")
+  static final class Accept extends NotYetCommand {}
+
+  @Command(
+      name = "method",
+      aliases = {"variable", "constant", "field", "superclass", "parameter-object"},
+      hidden = true,
+      description = "Not there yet.")
+  static final class Extract extends NotYetCommand {}
+}

@@ -1,0 +1,112 @@
+package paredown.cli;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import paredown.session.Session;
+import paredown.session.Survey;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.HelpCommand;
+import picocli.CommandLine.IVersionProvider;
+
+/** The program: alone it tells the state of the project and what to type next. */
+@Command(
+    name = "pare",
+    mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
+    description = "Finds classes that do too much, and takes them apart in small, safe steps.",
+    footer = {
+      "",
+      "Example:",
+      "  pare survey                 what is worth a look, worst first",
+      "  pare why god-7c1e42         one finding, and what would cure it",
+      "  pare mend god-7c1e42.b4     look at a cure; --apply does it, with all tests",
+      "  pare undo                   take it back",
+      "",
+      "Exit codes: 0 done, 1 findings at or above --fail-at, 2 unusable request, 3 refused,",
+      "4 put back by a gate, 5 project cannot be read, 70 a fault of pare, 130 interrupted.",
+      "Asking Maven for the class path and running tests run the project's own build."
+    },
+    subcommands = {
+      SurveyCommand.class,
+      WhyCommand.class,
+      MendCommand.class,
+      ExtractCommand.class,
+      StepsCommand.class,
+      UndoCommand.class,
+      TestCommand.class,
+      DemoCommand.class,
+      NotYetCommand.Inline.class,
+      NotYetCommand.Move.class,
+      NotYetCommand.Accept.class,
+      HelpCommand.class
+    })
+public final class Pare extends PareCommand {
+
+  public static void main(String[] arguments) {
+    System.exit(run(arguments));
+  }
+
+  static int run(String... arguments) {
+    CommandLine line = new CommandLine(new Pare());
+    line.setCaseInsensitiveEnumValuesAllowed(true);
+    line.setUsageHelpAutoWidth(false);
+    line.setUsageHelpWidth(Math.min(100, Terminal.ofProcess().width()));
+    line.setExecutionExceptionHandler(new Complaints());
+    line.setParameterExceptionHandler(new Misuse());
+    return line.execute(arguments);
+  }
+
+  @Override
+  int run() {
+    Session session = open();
+    Survey survey = session.survey();
+    StringBuilder text = new StringBuilder();
+    text.append(SurveyText.lookedAt(survey)).append('\n');
+    session
+        .unverified()
+        .ifPresent(step -> text.append("Step ").append(step.number()).append(" was cut off.\n"));
+    Optional<paredown.journal.Step> last =
+        session.steps().stream()
+            .filter(step -> step.state() == paredown.journal.StepState.VERIFIED)
+            .reduce((before, step) -> step);
+    last.ifPresent(
+        step ->
+            text.append("Last step: ")
+                .append(step.number())
+                .append(", ")
+                .append(step.summary())
+                .append('\n'));
+    if (survey.findings().isEmpty()) {
+      text.append("Nothing stands out.\n");
+    } else {
+      var worst = survey.findings().get(0);
+      text.append("Weightiest: ")
+          .append(worst.id())
+          .append(" (")
+          .append(worst.weight())
+          .append("), ")
+          .append(SurveyText.summary(worst))
+          .append('\n');
+    }
+    boolean cutOff = session.unverified().isPresent();
+    String next =
+        cutOff ? "pare undo" : survey.findings().size() > 0 ? "pare survey" : "pare --help";
+    print(text + "Next: " + next + here() + "\n");
+    return Exit.DONE;
+  }
+
+  /** The version that the build has written down. */
+  static final class Version implements IVersionProvider {
+    @Override
+    public String[] getVersion() throws IOException {
+      try (InputStream stream = Pare.class.getResourceAsStream("version.txt")) {
+        String version = new String(stream.readAllBytes(), StandardCharsets.UTF_8).strip();
+        return List.of("pare " + version).toArray(String[]::new);
+      }
+    }
+  }
+}

@@ -1,0 +1,85 @@
+package paredown.cli;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import paredown.journal.Step;
+import paredown.session.Session;
+import picocli.CommandLine.Mixin;
+
+/** What all commands share: the project, the terminal, and how an answer gets out. */
+abstract class PareCommand implements Callable<Integer> {
+  @Mixin private Common common;
+
+  private final Terminal terminal = Terminal.ofProcess();
+  private final ProgressLine progress = new ProgressLine(terminal);
+
+  Terminal terminal() {
+    return terminal;
+  }
+
+  Common common() {
+    return common;
+  }
+
+  boolean json() {
+    return common.format() == Format.JSON;
+  }
+
+  /** Opens the project, and says so where a step of it was cut off. */
+  Session open() {
+    json();
+    Session session = Session.open(common.directory(), progress);
+    session.unverified().ifPresent(this::warn);
+    return session;
+  }
+
+  private void warn(Step step) {
+    terminal
+        .err()
+        .println(
+            "Step %d (%s) was cut off before it was verified. pare undo puts it back."
+                .formatted(step.number(), step.command()));
+  }
+
+  Path directory() {
+    return common.directory();
+  }
+
+  @Override
+  public final Integer call() throws Exception {
+    try {
+      return run();
+    } finally {
+      progress.close();
+    }
+  }
+
+  abstract int run() throws Exception;
+
+  /** Takes the progress line away, so that an answer can be printed. */
+  void quiet() {
+    progress.close();
+  }
+
+  ProgressLine progress() {
+    return progress;
+  }
+
+  void print(String text) {
+    quiet();
+    terminal.out().print(text);
+    terminal.out().flush();
+  }
+
+  void print(ObjectNode json) {
+    print(Json.text(json));
+  }
+
+  /** The option that names the project, as the user has to repeat it in the next command. */
+  String here() {
+    Path directory = common.directory();
+    boolean same = directory.equals(Path.of("").toAbsolutePath().normalize());
+    return same ? "" : " --project " + Shell.quoted(directory.toString());
+  }
+}

@@ -1,0 +1,111 @@
+package paredown.cli;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.gate.Verdict;
+import paredown.session.Preview;
+
+/**
+ * A preview as text: what happens, where, what it costs, what the gates say, and the difference.
+ */
+final class PreviewText {
+  private final Terminal terminal;
+
+  PreviewText(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
+  /** The preview in bytes, since a difference is in the encoding of its file. */
+  byte[] of(Preview preview, String apply) {
+    Change change = preview.change();
+    StringBuilder text = new StringBuilder();
+    text.append(terminal.bold(change.summary())).append("\n\n");
+    files(change, text);
+    text.append('\n');
+    report(change.report(), text);
+    verdict(preview.verdict(), text);
+    text.append('\n');
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    out.writeBytes(text.toString().getBytes(StandardCharsets.UTF_8));
+    for (ChangedFile file : change.files()) {
+      out.writeBytes(terminal.outIsTerminal() ? coloured(file) : Diff.of(file).bytes());
+    }
+    String next =
+        preview.verdict().passed()
+            ? "\nNothing is written yet. Next: " + apply + "\n"
+            : "\nThis cannot be applied: a fault of pare, please report it.\n";
+    out.writeBytes(next.getBytes(StandardCharsets.UTF_8));
+    return out.toByteArray();
+  }
+
+  private static void files(Change change, StringBuilder text) {
+    int width = change.files().stream().mapToInt(file -> file.path().length()).max().orElse(0);
+    for (ChangedFile file : change.files()) {
+      Diff diff = Diff.of(file);
+      text.append(
+          "  %s  +%-4d -%-4d %s"
+              .formatted(
+                  SurveyText.pad(file.path(), width),
+                  diff.added(),
+                  diff.removed(),
+                  file.isNew() ? "new" : "")
+              .stripTrailing());
+      text.append('\n');
+    }
+  }
+
+  private void report(Change.Report report, StringBuilder text) {
+    line("API", report.api(), "unchanged", text);
+    line("More visible", report.wider(), "nothing", text);
+    line("Forwarding", report.delegates(), "nothing", text);
+    report.notes().forEach(note -> text.append(note).append('\n'));
+  }
+
+  private static void line(String label, List<String> items, String none, StringBuilder text) {
+    text.append(SurveyText.pad(label + ":", 14));
+    text.append(items.isEmpty() ? none : String.join("; ", items)).append('\n');
+  }
+
+  private void verdict(Verdict verdict, StringBuilder text) {
+    if (verdict.passed()) {
+      text.append("Compiles:     ")
+          .append(terminal.green("yes"))
+          .append(", ")
+          .append(SurveyText.count(verdict.files(), "file that it", "files that it"))
+          .append(" could touch\n");
+      text.append("Same meaning: ")
+          .append(terminal.green("yes"))
+          .append(String.format(Locale.ROOT, ", %,d names compared%n", verdict.names()));
+    } else {
+      text.append("Gates:        ").append(terminal.red("no")).append('\n');
+      verdict.errors().stream().limit(5).forEach(each -> text.append("  " + each + "\n"));
+      verdict.breaks().stream().limit(5).forEach(each -> text.append("  " + each + "\n"));
+    }
+  }
+
+  private byte[] coloured(ChangedFile file) {
+    String diff = new String(Diff.of(file).bytes(), file.after().charset());
+    StringBuilder text = new StringBuilder();
+    for (String line : diff.split("\n", -1)) {
+      boolean header = line.startsWith("+++") || line.startsWith("---") || line.startsWith("diff ");
+      if (header) {
+        text.append(terminal.bold(line));
+      } else if (line.startsWith("+")) {
+        text.append(terminal.green(line));
+      } else if (line.startsWith("-")) {
+        text.append(terminal.red(line));
+      } else if (line.startsWith("@@")) {
+        text.append(terminal.cyan(line));
+      } else {
+        text.append(line);
+      }
+      text.append('\n');
+    }
+    text.setLength(Math.max(0, text.length() - 1));
+    return text.toString().getBytes(StandardCharsets.UTF_8);
+  }
+}

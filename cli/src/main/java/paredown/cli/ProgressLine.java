@@ -1,0 +1,58 @@
+package paredown.cli;
+
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import paredown.project.Progress;
+
+/** One line on standard error that says what takes its time; on terminals only, after a moment. */
+final class ProgressLine implements Progress, AutoCloseable {
+  private static final long SILENT_MILLIS = 1500;
+
+  private final Terminal terminal;
+  private final long begin = System.nanoTime();
+  private ScheduledExecutorService clock;
+  private volatile String what = "";
+  private volatile boolean shown;
+
+  ProgressLine(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
+  @Override
+  public synchronized void doing(String now) {
+    what = now;
+    if (terminal.errIsTerminal() && clock == null) {
+      clock =
+          Executors.newSingleThreadScheduledExecutor(
+              task -> {
+                Thread thread = new Thread(task, "progress");
+                thread.setDaemon(true);
+                return thread;
+              });
+      clock.scheduleAtFixedRate(this::show, SILENT_MILLIS, 250, TimeUnit.MILLISECONDS);
+    }
+  }
+
+  private void show() {
+    long seconds = (System.nanoTime() - begin) / 1_000_000_000;
+    String line = "%s … %d s".formatted(what, seconds);
+    int room = terminal.width() - 1;
+    terminal.err().print("\r\033[K" + (line.length() > room ? line.substring(0, room) : line));
+    terminal.err().flush();
+    shown = true;
+  }
+
+  @Override
+  public synchronized void close() {
+    if (clock != null) {
+      clock.shutdownNow();
+      clock = null;
+    }
+    if (shown) {
+      terminal.err().print("\r\033[K");
+      terminal.err().flush();
+      shown = false;
+    }
+  }
+}

@@ -1,0 +1,70 @@
+package paredown.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import paredown.journal.Step;
+import paredown.session.Session;
+import picocli.CommandLine.Command;
+
+/** Lists what was applied. */
+@Command(
+    name = "steps",
+    mixinStandardHelpOptions = true,
+    description = "Lists the steps that were applied, oldest first.",
+    footer = {"", "Example:", "  pare steps"})
+final class StepsCommand extends PareCommand {
+
+  @Override
+  int run() {
+    boolean json = json();
+    Session session = open();
+    List<Step> steps = session.steps();
+    print(json ? Json.text(json(steps)) : text(steps));
+    return Exit.DONE;
+  }
+
+  private String text(List<Step> steps) {
+    if (steps.isEmpty()) {
+      return "No step was applied here yet.\nNext: pare survey" + here() + "\n";
+    }
+    StringBuilder text = new StringBuilder();
+    for (Step step : steps) {
+      text.append(
+          "%3d  %-8s  %s  %s%n"
+              .formatted(
+                  step.number(),
+                  state(step),
+                  step.when().toString().replace('T', ' ').replace("Z", ""),
+                  step.summary()));
+      text.append("     ").append(step.command()).append('\n');
+    }
+    return text.append("Next: pare undo").append(here()).append('\n').toString();
+  }
+
+  static String state(Step step) {
+    return switch (step.state()) {
+      case VERIFIED -> "kept";
+      case UNDONE -> "undone";
+      default -> "cut off";
+    };
+  }
+
+  private static ObjectNode json(List<Step> steps) {
+    ObjectNode answer = Json.answer("pare-steps/1");
+    ArrayNode array = answer.putArray("steps");
+    for (Step step : steps) {
+      ObjectNode node =
+          array
+              .addObject()
+              .put("number", step.number())
+              .put("state", state(step))
+              .put("change", step.change())
+              .put("command", step.command())
+              .put("summary", step.summary())
+              .put("when", step.when().toString());
+      Json.texts(node, "files", step.files().stream().map(Step.Entry::path).toList());
+    }
+    return answer;
+  }
+}

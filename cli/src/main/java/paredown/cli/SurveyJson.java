@@ -1,0 +1,81 @@
+package paredown.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import paredown.remedy.Candidate;
+import paredown.session.Survey;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+
+/** A survey as JSON, schema {@code pare-findings/1}. */
+final class SurveyJson {
+  private SurveyJson() {}
+
+  static ObjectNode of(Survey survey, List<Finding> findings) {
+    ObjectNode answer = Json.answer("pare-findings/1").put("project", survey.project());
+    answer
+        .putObject("counts")
+        .put("files", survey.facts().files())
+        .put("types", survey.facts().types().size())
+        .put("methods", survey.facts().methods())
+        .put("unresolvedNames", survey.facts().unresolved())
+        .put("milliseconds", survey.millis());
+    ArrayNode array = answer.putArray("findings");
+    for (Finding finding : findings) {
+      ObjectNode node = array.addObject();
+      fill(node, finding);
+      ArrayNode candidates = node.putArray("candidates");
+      for (Candidate candidate : survey.candidates().get(finding.id())) {
+        candidates
+            .addObject()
+            .put("id", candidate.id())
+            .put("command", candidate.refactoring().command());
+      }
+    }
+    ArrayNode unparsed = answer.putArray("unparsed");
+    survey
+        .facts()
+        .unparsed()
+        .forEach(
+            error ->
+                unparsed
+                    .addObject()
+                    .put("file", error.file())
+                    .put("line", error.line())
+                    .put("message", error.message()));
+    return answer;
+  }
+
+  static void fill(ObjectNode node, Finding finding) {
+    node.put("id", finding.id())
+        .put("smell", finding.smell().id())
+        .put("weight", finding.weight())
+        .put("type", finding.type());
+    Json.texts(node, "members", finding.members());
+    Json.range(node.putArray("places").addObject(), finding.range());
+    node.put("summary", SurveyText.summary(finding));
+    ObjectNode evidence = node.putObject("evidence");
+    ArrayNode figures = evidence.putArray("figures");
+    for (Evidence.Figure figure : finding.evidence().figures()) {
+      figures
+          .addObject()
+          .put("name", figure.name())
+          .put("value", figure.value())
+          .put("limit", figure.limit())
+          .put("words", figure.words());
+    }
+    ArrayNode groups = evidence.putArray("groups");
+    for (Evidence.Group group : finding.evidence().groups()) {
+      ObjectNode each = groups.addObject();
+      Json.texts(each, "fields", group.fields());
+      Json.texts(each, "methods", group.methods());
+    }
+    ArrayNode rows = evidence.putArray("rows");
+    for (Evidence.Row row : finding.evidence().rows()) {
+      ObjectNode each = rows.addObject().put("member", row.member()).put("line", row.line());
+      Json.texts(each, "uses", row.uses());
+    }
+    Json.texts(evidence, "foreign", finding.evidence().foreign());
+  }
+}

@@ -1,0 +1,156 @@
+package paredown.cli;
+
+import java.util.List;
+import java.util.Locale;
+import paredown.facts.Facts;
+import paredown.program.CompileError;
+import paredown.session.Survey;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+
+/** A survey as text: at most one screen, worst first. */
+final class SurveyText {
+  private static final int STRONG = 30;
+  private static final int SCREEN = 15;
+  private static final int BAR = 10;
+  private static final String PARTS = " ▏▎▍▌▋▊▉█";
+
+  private final Terminal terminal;
+  private final String here;
+
+  SurveyText(Terminal terminal, String here) {
+    this.terminal = terminal;
+    this.here = here;
+  }
+
+  String of(Survey survey, List<Finding> findings, boolean all) {
+    StringBuilder text = new StringBuilder(lookedAt(survey)).append('\n');
+    warnings(survey, text);
+    List<Finding> shown =
+        all ? findings : findings.stream().filter(f -> f.weight() >= STRONG).limit(SCREEN).toList();
+    if (shown.isEmpty()) {
+      text.append("\nNothing stands out. Its classes look like they know what they are for.\n");
+    } else {
+      text.append('\n');
+      table(shown, text);
+    }
+    int hidden = findings.size() - shown.size();
+    if (hidden > 0) {
+      text.append(
+          "\n%d more %s not shown; --all shows %s.\n"
+              .formatted(
+                  hidden,
+                  hidden == 1 ? "finding is" : "findings are",
+                  hidden == 1 ? "it" : "them"));
+    }
+    text.append('\n').append("Next: ");
+    text.append(shown.isEmpty() ? "pare --help" : "pare why " + shown.get(0).id() + here);
+    return text.append('\n').toString();
+  }
+
+  private void table(List<Finding> shown, StringBuilder text) {
+    int id = shown.stream().mapToInt(f -> f.id().length()).max().orElse(0);
+    int type = Math.min(34, shown.stream().mapToInt(f -> shortType(f).length()).max().orElse(0));
+    int room = Math.max(20, terminal.width() - (4 + BAR + 2 + id + 2 + type + 2));
+    for (Finding finding : shown) {
+      text.append("%3d ".formatted(finding.weight()));
+      text.append(terminal.cyan(bar(finding.weight()))).append("  ");
+      text.append(pad(finding.id(), id)).append("  ");
+      text.append(terminal.bold(pad(cut(shortType(finding), type), type))).append("  ");
+      text.append(cut(summary(finding), room).stripTrailing()).append('\n');
+    }
+  }
+
+  /** One line that says what was looked at. */
+  static String lookedAt(Survey survey) {
+    Facts facts = survey.facts();
+    return "%s: %s, %s in %s, read in %s s."
+        .formatted(
+            survey.project(),
+            count(facts.types().size(), "type", "types"),
+            count(facts.methods(), "method", "methods"),
+            count(facts.files(), "file", "files"),
+            String.format(Locale.ROOT, "%.1f", survey.millis() / 1000.0));
+  }
+
+  private static void warnings(Survey survey, StringBuilder text) {
+    int unresolved = survey.facts().unresolved();
+    if (unresolved > 0) {
+      CompileError first = survey.missing().orElseThrow();
+      text.append(
+          "%s cannot be resolved, the first at %s; what rests on them is left out.%n"
+              .formatted(count(unresolved, "name", "names"), first.place()));
+      text.append(
+          "Either classes are missing on the class path (class-path: in pare.yaml adds them), or an"
+              + " annotation processor writes them.\n");
+    }
+    for (CompileError error : survey.facts().unparsed().stream().limit(3).toList()) {
+      text.append(error.place() + " does not parse: " + first(error.message()) + "\n");
+    }
+    for (String file : survey.garbled().stream().limit(3).toList()) {
+      text.append(file + " is no text in the project's encoding.\n");
+    }
+  }
+
+  private static String first(String message) {
+    return message.lines().findFirst().orElse("");
+  }
+
+  static String count(int number, String one, String several) {
+    return String.format(Locale.ROOT, "%,d %s", number, number == 1 ? one : several);
+  }
+
+  static String shortType(Finding finding) {
+    String[] parts = finding.type().split("\\.");
+    int from = 0;
+    while (from < parts.length - 1 && Character.isLowerCase(parts[from].charAt(0))) {
+      from++;
+    }
+    return String.join(".", List.of(parts).subList(from, parts.length));
+  }
+
+  /** What a finding says in half a line. */
+  static String summary(Finding finding) {
+    return switch (finding.smell()) {
+      case DATA_CLUMP -> list(finding.members()) + " are always used together";
+      case GOD_CLASS -> godSummary(finding);
+    };
+  }
+
+  private static String godSummary(Finding finding) {
+    Evidence evidence = finding.evidence();
+    long classes =
+        evidence.foreign().stream().map(f -> f.substring(0, f.indexOf('#'))).distinct().count();
+    int groups = evidence.groups().size();
+    String parts =
+        groups > 1
+            ? "%d groups of members that share nothing; ".formatted(groups)
+            : "its members have little in common; ";
+    return parts
+        + "%d ways through it, data of %d other %s"
+            .formatted(
+                evidence.figures().get(0).value(), classes, classes == 1 ? "class" : "classes");
+  }
+
+  static String list(List<String> names) {
+    int last = names.size() - 1;
+    return last < 1
+        ? String.join("", names)
+        : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
+  }
+
+  static String bar(int weight) {
+    int eighths = Math.max(1, weight * BAR * 8 / 100);
+    String whole = "█".repeat(eighths / 8);
+    String part = eighths % 8 == 0 ? "" : String.valueOf(PARTS.charAt(eighths % 8));
+    return pad(whole + part, BAR);
+  }
+
+  static String pad(String text, int width) {
+    return text.length() >= width ? text : text + " ".repeat(width - text.length());
+  }
+
+  static String cut(String text, int width) {
+    return text.length() <= width ? text : text.substring(0, Math.max(1, width - 1)) + "…";
+  }
+}

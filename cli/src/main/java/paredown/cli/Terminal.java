@@ -1,0 +1,89 @@
+package paredown.cli;
+
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import picocli.CommandLine.Help.Ansi;
+
+/**
+ * The terminal is where output goes: how wide it is, and whether it takes colours. The launcher
+ * says which of the streams are terminals; without it neither is.
+ */
+final class Terminal {
+  private static final int PIPE_WIDTH = 100;
+
+  private final PrintStream out;
+  private final PrintStream err;
+  private final boolean outIsTerminal;
+  private final boolean errIsTerminal;
+  private final int width;
+
+  private Terminal(
+      PrintStream out, PrintStream err, boolean outIsTerminal, boolean errIsTerminal, int width) {
+    this.out = out;
+    this.err = err;
+    this.outIsTerminal = outIsTerminal;
+    this.errIsTerminal = errIsTerminal;
+    this.width = width;
+  }
+
+  static Terminal ofProcess() {
+    String streams = System.getProperty("pare.terminals", "");
+    int columns = Integer.getInteger("pare.columns", 0);
+    return new Terminal(
+        new PrintStream(System.out, true, StandardCharsets.UTF_8),
+        new PrintStream(System.err, true, StandardCharsets.UTF_8),
+        streams.contains("1"),
+        streams.contains("2"),
+        columns >= 40 ? columns : PIPE_WIDTH);
+  }
+
+  PrintStream out() {
+    return out;
+  }
+
+  PrintStream err() {
+    return err;
+  }
+
+  boolean outIsTerminal() {
+    return outIsTerminal;
+  }
+
+  boolean errIsTerminal() {
+    return errIsTerminal;
+  }
+
+  int width() {
+    return width;
+  }
+
+  private boolean colours() {
+    String no = System.getenv("NO_COLOR");
+    boolean dumb = "dumb".equals(System.getenv("TERM"));
+    return outIsTerminal && (no == null || no.isEmpty()) && !dumb;
+  }
+
+  String bold(String text) {
+    return styled(text, Ansi.Style.bold);
+  }
+
+  String faint(String text) {
+    return styled(text, Ansi.Style.faint);
+  }
+
+  String red(String text) {
+    return styled(text, Ansi.Style.fg_red);
+  }
+
+  String green(String text) {
+    return styled(text, Ansi.Style.fg_green);
+  }
+
+  String cyan(String text) {
+    return styled(text, Ansi.Style.fg_cyan);
+  }
+
+  private String styled(String text, Ansi.Style style) {
+    return colours() ? style.on() + text + style.off() : text;
+  }
+}

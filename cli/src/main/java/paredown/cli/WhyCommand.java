@@ -1,0 +1,57 @@
+package paredown.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import paredown.remedy.Effect;
+import paredown.remedy.Remedy;
+import paredown.session.Explanation;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Parameters;
+
+/** Explains one finding: its evidence in the source, and what would cure it. */
+@Command(
+    name = "why",
+    mixinStandardHelpOptions = true,
+    description = "Explains one finding: its evidence in the source, and what would cure it.",
+    footer = {"", "Example:", "  pare why clump-5e09a1"})
+final class WhyCommand extends PareCommand {
+  @Parameters(paramLabel = "FINDING", description = "The id of a finding, or its beginning.")
+  private String finding;
+
+  @Override
+  int run() {
+    boolean json = json();
+    Explanation explanation = open().why(finding);
+    if (json) {
+      print(json(explanation));
+    } else {
+      print(new WhyText(terminal(), here()).of(explanation));
+    }
+    return Exit.DONE;
+  }
+
+  private static ObjectNode json(Explanation explanation) {
+    ObjectNode answer = Json.answer("pare-finding/1");
+    SurveyJson.fill(answer, explanation.finding());
+    ArrayNode remedies = answer.putArray("remedies");
+    for (Remedy remedy : explanation.remedies().found()) {
+      ObjectNode node =
+          remedies
+              .addObject()
+              .put("id", remedy.id())
+              .put("command", remedy.refactoring().command())
+              .put("change", remedy.change().id());
+      ArrayNode effect = node.putArray("effect");
+      for (Effect.Figure figure : remedy.effect().figures()) {
+        effect
+            .addObject()
+            .put("words", figure.words())
+            .put("before", figure.before())
+            .put("after", figure.after());
+      }
+      Json.texts(node, "price", remedy.effect().price());
+    }
+    Json.texts(answer, "dropped", explanation.dropped());
+    return answer;
+  }
+}

@@ -1,0 +1,194 @@
+package paredown.cli;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import paredown.remedy.Effect;
+import paredown.remedy.Remedy;
+import paredown.session.Explanation;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Smell;
+
+/** An explanation as text. */
+final class WhyText {
+  private static final int GROUP_ROWS = 12;
+
+  private final Terminal terminal;
+  private final String here;
+
+  WhyText(Terminal terminal, String here) {
+    this.terminal = terminal;
+    this.here = here;
+  }
+
+  String of(Explanation explanation) {
+    Finding finding = explanation.finding();
+    StringBuilder text = new StringBuilder();
+    if (finding.smell() == Smell.DATA_CLUMP) {
+      clump(explanation, text);
+    } else {
+      god(explanation, text);
+    }
+    remedies(explanation, text);
+    return text.toString();
+  }
+
+  private void clump(Explanation explanation, StringBuilder text) {
+    Finding finding = explanation.finding();
+    text.append(
+        terminal.bold(
+            "%s of %s are one thing without a name."
+                .formatted(SurveyText.list(finding.members()), SurveyText.shortType(finding))));
+    text.append("\nEvery method that uses one of them uses another:\n");
+    text.append("  ").append(finding.range().file()).append('\n');
+    rows(explanation, finding.evidence().rows(), text);
+    finding
+        .evidence()
+        .figures()
+        .forEach(figure -> text.append("  ").append(figure.words()).append('\n'));
+  }
+
+  private void god(Explanation explanation, StringBuilder text) {
+    Finding finding = explanation.finding();
+    Evidence evidence = finding.evidence();
+    text.append(
+        terminal.bold(
+            SurveyText.shortType(finding)
+                + " does too many things, and knows too much of other classes."));
+    text.append("\n  ")
+        .append(finding.range().file())
+        .append(':')
+        .append(finding.range().line())
+        .append('\n');
+    for (Evidence.Figure figure : evidence.figures()) {
+      text.append("  ").append(figure.words()).append('\n');
+      if (figure.name().equals("foreignFields")) {
+        foreign(evidence.foreign(), text);
+      }
+    }
+    List<Evidence.Group> groups = evidence.groups();
+    text.append(
+        groups.size() > 1
+            ? "Its members fall into %d groups that share nothing:\n".formatted(groups.size())
+            : "Its members hang together in one part, so that no cut between them is plain.\n");
+    if (groups.size() > 1) {
+      for (int i = 0; i < groups.size(); i++) {
+        group(explanation, i + 1, groups.get(i), text);
+      }
+    }
+  }
+
+  private void foreign(List<String> fields, StringBuilder text) {
+    Map<String, List<String>> byType = new LinkedHashMap<>();
+    for (String field : fields) {
+      String type = field.substring(0, field.indexOf('#'));
+      byType
+          .computeIfAbsent(type.substring(type.lastIndexOf('.') + 1), t -> new ArrayList<>())
+          .add(field.substring(field.indexOf('#') + 1));
+    }
+    byType.forEach(
+        (type, names) ->
+            text.append(
+                SurveyText.cut("    " + type + ": " + String.join(", ", names), terminal.width())
+                    + "\n"));
+  }
+
+  private void group(
+      Explanation explanation, int number, Evidence.Group group, StringBuilder text) {
+    text.append(
+        "  %d  %s%n"
+            .formatted(
+                number,
+                terminal.bold(
+                    SurveyText.cut(
+                        String.join(
+                            ", ", group.fields().isEmpty() ? group.methods() : group.fields()),
+                        terminal.width() - 5))));
+    List<Evidence.Row> rows =
+        explanation.finding().evidence().rows().stream()
+            .filter(row -> group.methods().contains(row.member()))
+            .toList();
+    rows(explanation, rows.stream().limit(GROUP_ROWS).toList(), text);
+    if (rows.size() > GROUP_ROWS) {
+      text.append("       and %d more\n".formatted(rows.size() - GROUP_ROWS));
+    }
+  }
+
+  private void rows(Explanation explanation, List<Evidence.Row> rows, StringBuilder text) {
+    List<String> sources =
+        rows.stream().map(row -> source(row, explanation.lines().get(row.line()))).toList();
+    int digits = rows.stream().mapToInt(row -> String.valueOf(row.line()).length()).max().orElse(1);
+    int width =
+        Math.min(
+            Math.max(30, terminal.width() * 3 / 5),
+            sources.stream().mapToInt(String::length).max().orElse(1));
+    for (int i = 0; i < rows.size(); i++) {
+      Evidence.Row row = rows.get(i);
+      String uses = String.join(", ", row.uses());
+      int room = Math.max(10, terminal.width() - digits - width - 8);
+      String line = "  %" + Math.max(4, digits) + "d  %s  %s";
+      text.append(
+          line.formatted(
+                  row.line(),
+                  SurveyText.pad(SurveyText.cut(sources.get(i), width), width),
+                  terminal.faint(SurveyText.cut(uses, room)))
+              .stripTrailing());
+      text.append('\n');
+    }
+  }
+
+  /** A member as it stands in its line; by its name where an annotation stands there. */
+  private static String source(Evidence.Row row, String line) {
+    String name = row.member().replaceAll("\\(.*", "");
+    boolean there = line != null && line.matches(".*\\b" + Pattern.quote(name) + "\\b.*");
+    return there ? line.replaceAll("\\s*\\{$", "") : row.member();
+  }
+
+  private void remedies(Explanation explanation, StringBuilder text) {
+    Finding finding = explanation.finding();
+    List<Remedy> found = explanation.remedies().found();
+    for (Remedy remedy : found) {
+      text.append('\n');
+      text.append(
+          "%s extract class %s (choose the name with --name)%n"
+              .formatted(
+                  terminal.bold("Remedy " + remedy.shortId() + ":"), remedy.refactoring().name()));
+      wrapped("fields", remedy.refactoring().fields(), text);
+      wrapped("methods", remedy.refactoring().methods(), text);
+      text.append("  %s: %s%n".formatted(SurveyText.shortType(finding), effect(remedy.effect())));
+      List<String> price = remedy.effect().price();
+      text.append("  price: ").append(price.isEmpty() ? "none" : String.join(", ", price));
+      text.append('\n');
+    }
+    List<String> dropped = explanation.dropped();
+    if (!dropped.isEmpty()) {
+      text.append(
+          "\n%s not offered:%n"
+              .formatted(dropped.size() == 1 ? "1 remedy is" : dropped.size() + " remedies are"));
+      dropped.forEach(reason -> text.append("  ").append(reason).append('\n'));
+    }
+    if (found.isEmpty() && dropped.isEmpty()) {
+      text.append("\nNo remedy is known for it yet.\n");
+    }
+    String next = found.isEmpty() ? "pare survey" + here : "pare mend " + found.get(0).id() + here;
+    text.append("\nNext: ").append(next).append('\n');
+  }
+
+  private void wrapped(String label, List<String> members, StringBuilder text) {
+    if (!members.isEmpty()) {
+      text.append(
+          SurveyText.cut("  " + label + ": " + String.join(", ", members), terminal.width()));
+      text.append('\n');
+    }
+  }
+
+  private static String effect(Effect effect) {
+    return effect.figures().stream()
+        .map(figure -> "%s %d -> %d".formatted(figure.words(), figure.before(), figure.after()))
+        .collect(Collectors.joining(", "));
+  }
+}

@@ -1,0 +1,20 @@
+package paredown.remedy;
+
+import java.util.List;
+
+/**
+ * An effect is before → after of a few plain figures, and the price.
+ *
+ * @param figures of the class that is pared down
+ * @param price what is worse or more than before, in plain words; empty where nothing is
+ */
+public record Effect(List<Figure> figures, List<String> price) {
+
+  public Effect {
+    figures = List.copyOf(figures);
+    price = List.copyOf(price);
+  }
+
+  /** One figure before and after. */
+  public record Figure(String words, int before, int after) {}
+}

@@ -1,0 +1,139 @@
+package paredown.remedy;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import paredown.UnusableRequest;
+import paredown.edit.Change;
+import paredown.facts.Facts;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.gate.Gates;
+import paredown.gate.Verdict;
+import paredown.measure.Size;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.ExtractClass;
+import paredown.refactor.Refactoring;
+import paredown.refactor.Refused;
+
+/**
+ * Remedies are the candidates of a finding, planned on the program.
+ *
+ * @param found those that can be done, best first
+ * @param dropped why the others cannot, one sentence each
+ */
+public record Remedies(List<Remedy> found, List<String> dropped) {
+
+  public Remedies {
+    found = List.copyOf(found);
+    dropped = List.copyOf(dropped);
+  }
+
+  /** Plans candidates; those that are refused, or that a gate stops, are dropped. */
+  public static Remedies plan(
+      List<Candidate> candidates, Facts facts, Sources sources, SourceIndex index) {
+    List<Remedy> found = new ArrayList<>();
+    List<String> dropped = new ArrayList<>();
+    for (Candidate candidate : candidates) {
+      try {
+        found.add(plan(candidate, candidate, facts, sources, index));
+      } catch (Refused refused) {
+        dropped.add(refused.getMessage());
+      } catch (UnusableRequest taken) {
+        dropped.add(taken.getMessage());
+      }
+    }
+    return new Remedies(found, dropped);
+  }
+
+  /** A method that cannot come along stays, and so do those that call it. */
+  private static Remedy plan(
+      Candidate original, Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
+    ExtractClass refactoring = candidate.refactoring();
+    try (Refactoring.Planned planned = refactoring.plan(sources, index)) {
+      Verdict verdict = Gates.check(planned.program(), planned.change());
+      if (!verdict.passed()) {
+        throw new UnusableRequest(
+            refactoring.command() + " would not keep every name's meaning.", "");
+      }
+      return new Remedy(
+          original.id(),
+          refactoring,
+          effect(refactoring, planned.change(), facts),
+          planned.change());
+    } catch (Refused refused) {
+      Set<String> staying = callers(refused.subject(), refactoring, facts);
+      if (staying.isEmpty()) {
+        throw refused;
+      }
+      return plan(original, candidate.without(staying), facts, sources, index);
+    }
+  }
+
+  private static Set<String> callers(String subject, ExtractClass refactoring, Facts facts) {
+    String wanted = subject.replace(" ", "");
+    Set<String> staying = new HashSet<>();
+    refactoring.methods().stream()
+        .filter(method -> method.replace(" ", "").equals(wanted))
+        .forEach(staying::add);
+    TypeFact type = facts.type(refactoring.type()).orElseThrow();
+    boolean grew = !staying.isEmpty();
+    while (grew) {
+      grew = false;
+      for (MethodFact method : type.methods()) {
+        boolean calls = method.callsOf(type.name()).stream().anyMatch(staying::contains);
+        grew |=
+            calls
+                && refactoring.methods().contains(method.signature())
+                && staying.add(method.signature());
+      }
+    }
+    return staying;
+  }
+
+  private static Effect effect(ExtractClass refactoring, Change change, Facts facts) {
+    TypeFact type = facts.type(refactoring.type()).orElseThrow();
+    int fields = type.instanceFields().size();
+    int logic = (int) Size.methodsWithLogic(type);
+    int branches = Size.weightedMethods(type);
+    Set<String> going = new HashSet<>(refactoring.methods());
+    Set<String> delegates = new HashSet<>();
+    change.report().delegates().forEach(each -> delegates.add(each.replace(" ", "")));
+    int movedBranches = 0;
+    for (MethodFact method : type.methods()) {
+      if (going.contains(method.signature())) {
+        boolean stays = delegates.contains(method.signature().replace(" ", ""));
+        movedBranches += method.branches() - (stays ? 1 : 0);
+      }
+    }
+    List<Effect.Figure> figures =
+        List.of(
+            new Effect.Figure("fields", fields, fields - refactoring.fields().size() + 1),
+            new Effect.Figure("methods with logic", logic, logic - refactoring.methods().size()),
+            new Effect.Figure("ways through its methods", branches, branches - movedBranches));
+    return new Effect(figures, price(change));
+  }
+
+  private static List<String> price(Change change) {
+    List<String> price = new ArrayList<>();
+    int delegates = change.report().delegates().size();
+    if (delegates > 0) {
+      price.add(delegates == 1 ? "1 delegate" : delegates + " delegates");
+    }
+    int wider = change.report().wider().size();
+    if (wider > 0) {
+      price.add(wider == 1 ? "1 member more visible" : wider + " members more visible");
+    }
+    int api = change.report().api().size();
+    if (api > 0) {
+      price.add(api == 1 ? "1 change of the API" : api + " changes of the API");
+    }
+    long others = change.files().stream().filter(file -> !file.isNew()).count() - 1;
+    if (others > 0) {
+      price.add(others == 1 ? "1 other file changes" : others + " other files change");
+    }
+    return price;
+  }
+}

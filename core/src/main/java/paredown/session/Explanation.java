@@ -1,0 +1,22 @@
+package paredown.session;
+
+import java.util.List;
+import java.util.Map;
+import paredown.remedy.Remedies;
+import paredown.smell.Finding;
+
+/**
+ * An explanation is one finding with its members in the source and its remedies.
+ *
+ * @param lines the text of the lines that the evidence names, by their numbers
+ */
+public record Explanation(Finding finding, Map<Integer, String> lines, Remedies remedies) {
+
+  public Explanation {
+    lines = Map.copyOf(lines);
+  }
+
+  public List<String> dropped() {
+    return remedies.dropped();
+  }
+}

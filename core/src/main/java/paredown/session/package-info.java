@@ -1,0 +1,2 @@
+/** The use cases that a front end calls: survey, why, preview, apply, undo. */
+package paredown.session;

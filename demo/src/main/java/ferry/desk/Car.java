@@ -1,0 +1,4 @@
+package ferry.desk;
+
+/** A car on the deck. */
+public record Car(String plate, int lengthCm, boolean trailer) {}
