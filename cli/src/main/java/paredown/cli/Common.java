@@ -20,6 +20,11 @@ final class Common {
   @Option(names = "--trace", description = "Show where in the program an error comes from.")
   private boolean trace;
 
+  /** The option as it was typed; empty where it was not. */
+  String typed() {
+    return directory.toString().isEmpty() ? "" : " --project " + Shell.quoted(directory.toString());
+  }
+
   Path directory() {
     return directory.toAbsolutePath().normalize();
   }

@@ -78,8 +78,6 @@ abstract class PareCommand implements Callable<Integer> {
 
   /** The option that names the project, as the user has to repeat it in the next command. */
   String here() {
-    Path directory = common.directory();
-    boolean same = directory.equals(Path.of("").toAbsolutePath().normalize());
-    return same ? "" : " --project " + Shell.quoted(directory.toString());
+    return common.typed();
   }
 }

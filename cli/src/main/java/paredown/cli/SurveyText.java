@@ -122,14 +122,11 @@ final class SurveyText {
     long classes =
         evidence.foreign().stream().map(f -> f.substring(0, f.indexOf('#'))).distinct().count();
     int groups = evidence.groups().size();
-    String parts =
-        groups > 1
-            ? "%d groups of members that share nothing; ".formatted(groups)
-            : "its members have little in common; ";
-    return parts
-        + "%d ways through it, data of %d other %s"
-            .formatted(
-                evidence.figures().get(0).value(), classes, classes == 1 ? "class" : "classes");
+    String others =
+        "the data of %d other %s".formatted(classes, classes == 1 ? "class" : "classes");
+    return groups > 1
+        ? "%d groups of members that share nothing; %s".formatted(groups, others)
+        : "members with little in common; " + others;
   }
 
   static String list(List<String> names) {

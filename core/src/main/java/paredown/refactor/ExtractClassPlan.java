@@ -59,8 +59,10 @@ final class ExtractClassPlan {
     Construction construction = Construction.of(owner, fields, fieldUses(uses));
     new EarlyUses(owner, fields, ofFields, construction).require();
 
-    Holder holder = holder(staying);
     Set<OwnerClass.Method> delegates = delegates(staying);
+    Set<String> delegated =
+        delegates.stream().map(OwnerClass.Method::key).collect(Collectors.toSet());
+    Holder holder = holder(staying.stream().filter(use -> !delegated.contains(use.key())).toList());
     Map<String, FieldAccess> access = access(ofFields, construction, holder);
     CarriedCode carried = new CarriedCode(owner, moved);
     fields.forEach(carried::carry);
@@ -116,8 +118,8 @@ final class ExtractClassPlan {
     return range.declaration() <= offset && offset < range.declarationEnd();
   }
 
-  private Holder holder(List<MemberUse> staying) {
-    Set<String> files = staying.stream().map(MemberUse::file).collect(Collectors.toSet());
+  private Holder holder(List<MemberUse> throughIt) {
+    Set<String> files = throughIt.stream().map(MemberUse::file).collect(Collectors.toSet());
     files.add(owner.trees().path());
     boolean outside = files.size() > 1;
     String base = Words.decapitalised(arguments.name());

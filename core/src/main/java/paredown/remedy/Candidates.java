@@ -45,7 +45,7 @@ public final class Candidates {
   private static Candidate candidate(
       Finding finding, TypeFact type, List<String> fields, Set<String> taken) {
     List<MethodFact> methods = methods(type, new HashSet<>(fields));
-    String name = ProposedName.of(type, fields, methods, taken);
+    String name = ProposedName.of(type, fields, taken);
     taken.add(name);
     return new Candidate(
         finding.id(),

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 
 /** Proposes a name for a class from its members' own words. */
@@ -19,13 +18,8 @@ final class ProposedName {
   private ProposedName() {}
 
   /** A word that most of the fields share; else the first field's, behind the class's own name. */
-  static String of(
-      TypeFact type, List<String> fields, List<MethodFact> methods, Set<String> taken) {
-    String word =
-        shared(fields)
-            .or(() -> shared(methods.stream().map(MethodFact::name).toList()))
-            .map(ProposedName::capitalised)
-            .orElse("");
+  static String of(TypeFact type, List<String> fields, Set<String> taken) {
+    String word = shared(fields).map(ProposedName::capitalised).orElse("");
     List<String> proposals =
         word.isEmpty()
             ? List.of(type.simpleName() + capitalised(fields.get(0)))
