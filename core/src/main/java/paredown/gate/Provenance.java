@@ -57,7 +57,10 @@ final class Provenance {
       return key.substring(0, of + 4) + self(key.substring(of + 4), file, run);
     }
     if (of > 0) {
-      return key.substring(0, of + 4) + image(key.substring(of + 4), file, run);
+      String generic = key.substring(of + 4);
+      boolean moved = run != null && run.self() != null;
+      String here = moved ? change.becameForSelf().get(generic) : null;
+      return key.substring(0, of + 4) + (here != null ? here : image(generic, file, run));
     }
     return places(key, file, run);
   }

@@ -50,13 +50,13 @@ final class ExtractClassPlan {
     List<MemberUse> ofFields = staying.stream().filter(use -> isField(use.key())).toList();
     FieldChecks checks = new FieldChecks(owner, fields, fieldUses(uses));
     checks.require();
-    checks.requireIndependentInitialisers();
     MethodChecks methodChecks = new MethodChecks(owner);
     methodChecks.require(methods);
     methodChecks.requireNotOverridden(methods);
     new ReflectionCheck(owner, moved).require();
 
     Construction construction = Construction.of(owner, fields, fieldUses(uses));
+    checks.requireIndependentInitialisers(construction);
     new EarlyUses(owner, fields, ofFields, construction).require();
 
     Set<OwnerClass.Method> delegates = delegates(staying);

@@ -142,13 +142,13 @@ final class FieldChecks {
   }
 
   /** Refuses where initialisers could tell that they run elsewhere now. */
-  void requireIndependentInitialisers() {
+  void requireIndependentInitialisers(Construction construction) {
     for (OwnerClass.Field field : fields) {
       if (field.tree().getInitializer() != null) {
         TreePath initialiser = new TreePath(field.path(), field.tree().getInitializer());
         requireOwnless(field, initialiser);
         refuseIf(
-            !isSimple(initialiser) && !standsAlone(field),
+            !isSimple(initialiser) && !(construction.atDeclaration() && standsAlone(field)),
             RefusalKind.INITIALISATION_ORDER,
             field,
             owner.trees().place(field.tree()));

@@ -11,6 +11,10 @@ import paredown.text.TokenKind;
 final class Modifiers {
   private Modifiers() {}
 
+  static boolean has(SourceText source, MemberRange range, String modifier) {
+    return find(source, range, modifier).isPresent();
+  }
+
   /** Takes a modifier away, with the white space behind it; empty where it is not there. */
   static Optional<Replacement> remove(SourceText source, MemberRange range, String modifier) {
     return find(source, range, modifier)

@@ -2,6 +2,7 @@ package paredown.refactor;
 
 import com.sun.source.tree.ImportTree;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -58,7 +59,11 @@ final class NewClassImports {
         pieces.add(Written.plain(end));
       }
     }
-    for (TypeElement type : carried.nestedTypes()) {
+    List<TypeElement> nested =
+        carried.nestedTypes().stream()
+            .sorted(Comparator.comparing(type -> type.getQualifiedName().toString()))
+            .toList();
+    for (TypeElement type : nested) {
       String name = type.getQualifiedName().toString();
       String home = name.substring(0, name.lastIndexOf('.'));
       if (!single.contains(name) && !single.contains(home + ".*")) {

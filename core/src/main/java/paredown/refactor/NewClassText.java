@@ -2,6 +2,7 @@ package paredown.refactor;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import paredown.edit.Carried;
@@ -131,16 +132,36 @@ final class NewClassText {
       first = false;
       List<Replacement> inside =
           new ArrayList<>(within(field.range().start(), field.range().end()));
-      FieldAccess access = members.access().get(field.key());
-      for (String modifier : List.of("private", "protected", "public")) {
-        (access.isDirect()
-                ? Modifiers.remove(source, field.range(), modifier)
-                : Modifiers.replace(source, field.range(), modifier, "private"))
-            .filter(edit -> access.isDirect() || !modifier.equals("private"))
-            .ifPresent(inside::add);
-      }
+      visibility(field).ifPresent(inside::add);
       lines(field.range().start(), field.range().end(), inside);
     }
+  }
+
+  /** A field that code outside uses itself is seen by the package; every other is private. */
+  private Optional<Replacement> visibility(OwnerClass.Field field) {
+    boolean direct = members.access().get(field.key()).isDirect();
+    for (String modifier : List.of("private", "protected", "public")) {
+      if (Modifiers.has(source, field.range(), modifier)) {
+        if (direct) {
+          return Modifiers.remove(source, field.range(), modifier);
+        }
+        return modifier.equals("private")
+            ? Optional.empty()
+            : Modifiers.replace(source, field.range(), modifier, "private");
+      }
+    }
+    int start = behindAnnotations(field);
+    return direct
+        ? Optional.empty()
+        : Optional.of(Replacement.of(start, start, Written.plain("private ")));
+  }
+
+  private int behindAnnotations(OwnerClass.Field field) {
+    int behind = field.range().declaration();
+    for (var annotation : field.tree().getModifiers().getAnnotations()) {
+      behind = Math.max(behind, owner.trees().end(annotation));
+    }
+    return source.codeTokenFrom(behind).start();
   }
 
   /** Carries a range with its own lines, or gives it a line where it had none of its own. */

@@ -1,0 +1,199 @@
+package paredown.journal;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Kills the writer at every write, sync, rename and delete, before and after it. */
+class CrashTest {
+  @TempDir Path folder;
+
+  /** The end of the process, as the journal would meet it. */
+  private static final class Killed extends Error {
+    private static final long serialVersionUID = 1L;
+  }
+
+  /** A disk whose process is killed before or after its n-th operation. */
+  private static final class MortalDisk implements Disk {
+    private final Disk disk = new RealDisk();
+    private final int last;
+    private final boolean done;
+    private int operations;
+
+    MortalDisk(int last, boolean done) {
+      this.last = last;
+      this.done = done;
+    }
+
+    private interface Operation {
+      void run() throws IOException;
+    }
+
+    private void count(Operation operation) throws IOException {
+      boolean dies = operations++ == last;
+      if (dies && !done) {
+        throw new Killed();
+      }
+      operation.run();
+      if (dies) {
+        throw new Killed();
+      }
+    }
+
+    @Override
+    public void makeFolder(Path path) throws IOException {
+      count(() -> disk.makeFolder(path));
+    }
+
+    @Override
+    public void write(Path file, byte[] content) throws IOException {
+      boolean dies = operations == last && !done;
+      if (dies && content.length > 1) {
+        // A write that is cut off leaves half of the content.
+        disk.write(file, java.util.Arrays.copyOf(content, content.length / 2));
+      }
+      count(() -> disk.write(file, content));
+    }
+
+    @Override
+    public void sync(Path path) throws IOException {
+      count(() -> disk.sync(path));
+    }
+
+    @Override
+    public void rename(Path from, Path to) throws IOException {
+      count(() -> disk.rename(from, to));
+    }
+
+    @Override
+    public void delete(Path file) throws IOException {
+      count(() -> disk.delete(file));
+    }
+  }
+
+  /** What is being done when the process is killed. */
+  private interface Work {
+    void on(Journal journal);
+  }
+
+  private Path layOut(String name) throws IOException {
+    Path root = folder.resolve(name);
+    Files.createDirectories(root.resolve("src"));
+    Files.writeString(root.resolve("src/Sailing.java"), "class Sailing { }\n");
+    Files.writeString(root.resolve("src/Berth.java"), "class Berth { }\r\n");
+    return root;
+  }
+
+  private static Map<String, String> after(Map<String, String> before, Path root)
+      throws IOException {
+    Journal journal = new Journal(root, new RealDisk());
+    Step step = journal.write(JournalTest.change(), "pare");
+    Map<String, String> after = JournalTest.contents(root);
+    journal.putBack(step);
+    assertEquals(before, JournalTest.contents(root));
+    return after;
+  }
+
+  /** Tries every point; tells how many there were. */
+  private int killEverywhere(String name, Work prepare, Work work) throws IOException {
+    Path sample = layOut(name + "-sample");
+    Map<String, String> before = JournalTest.contents(sample);
+    Map<String, String> after = after(before, sample);
+    int points = 0;
+    for (int i = 0; ; i++) {
+      for (boolean done : new boolean[] {false, true}) {
+        Path root = layOut(name + "-" + i + "-" + done);
+        prepare.on(new Journal(root, new RealDisk()));
+        boolean killed = run(new Journal(root, new MortalDisk(i, done)), work);
+        if (!killed) {
+          delete(root);
+          return points;
+        }
+        points++;
+        recover(root);
+        Map<String, String> now = JournalTest.contents(root);
+        assertTrue(now.equals(before) || now.equals(after), name + " killed at " + i + ": " + now);
+        Journal journal = new Journal(root, new RealDisk());
+        assertTrue(journal.open().isEmpty(), name + " killed at " + i + " is still open");
+        delete(root);
+      }
+    }
+  }
+
+  private static boolean run(Journal journal, Work work) {
+    try {
+      work.on(journal);
+      return false;
+    } catch (Killed killed) {
+      return true;
+    }
+  }
+
+  /** What the next command that writes does first. */
+  private static void recover(Path root) {
+    Journal journal = new Journal(root, new RealDisk());
+    journal.open().ifPresent(journal::putBack);
+  }
+
+  private static void delete(Path root) throws IOException {
+    try (Stream<Path> entries = Files.walk(root)) {
+      for (Path entry : entries.sorted(Comparator.reverseOrder()).toList()) {
+        Files.delete(entry);
+      }
+    }
+  }
+
+  @Test
+  void anApplyThatIsKilledAnywhereLeavesAllBeforeOrAllAfter() throws IOException {
+    int points =
+        killEverywhere(
+            "apply",
+            journal -> {},
+            journal -> journal.verify(journal.write(JournalTest.change(), "pare")));
+    assertTrue(points > 60, points + " points");
+  }
+
+  @Test
+  void aPutBackThatIsKilledAnywhereLeavesAllBeforeOrAllAfter() throws IOException {
+    int points =
+        killEverywhere(
+            "back",
+            journal -> journal.write(JournalTest.change(), "pare"),
+            journal -> journal.open().ifPresent(journal::putBack));
+    assertTrue(points > 20, points + " points");
+  }
+
+  @Test
+  void anUndoThatIsKilledAnywhereLeavesAllBeforeOrAllAfter() throws IOException {
+    int points =
+        killEverywhere(
+            "undo",
+            journal -> journal.verify(journal.write(JournalTest.change(), "pare")),
+            journal -> journal.last().ifPresent(journal::undo));
+    assertTrue(points > 20, points + " points");
+  }
+
+  @Test
+  void aRecoveryThatIsKilledItselfIsFinishedByTheNext() throws IOException {
+    Path root = layOut("twice");
+    Map<String, String> before = JournalTest.contents(root);
+    run(
+        new Journal(root, new MortalDisk(40, false)),
+        journal -> journal.write(JournalTest.change(), "pare"));
+    for (int i = 0; i < 30; i++) {
+      run(
+          new Journal(root, new MortalDisk(i, true)),
+          journal -> journal.open().ifPresent(journal::putBack));
+    }
+    recover(root);
+    assertEquals(before, JournalTest.contents(root));
+  }
+}

@@ -1,0 +1,141 @@
+package paredown.refactor;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.io.TempDir;
+import paredown.Fixture;
+import paredown.UnusableRequest;
+import paredown.edit.Change;
+import paredown.gate.Gates;
+import paredown.gate.Verdict;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+
+class ExtractClassTest {
+  private static final Path CASES = Path.of("src/test/resources/extract-class");
+  @TempDir Path folder;
+
+  @TestFactory
+  Stream<DynamicTest> extractClass() throws IOException {
+    return RefactoringCase.all(CASES).stream()
+        .map(each -> DynamicTest.dynamicTest(each.sentence(), () -> check(each)));
+  }
+
+  private void check(RefactoringCase each) throws IOException {
+    Path root = Files.createTempDirectory(folder, "case");
+    Sources sources = new Fixture(root).withAll(each.before()).sources();
+    SourceIndex index = new SourceIndex(sources);
+    ExtractClass operation =
+        new ExtractClass(
+            each.operation().get(2),
+            List.of(each.option("--fields").split(",")),
+            each.option("--methods").isEmpty()
+                ? List.of()
+                : List.of(each.option("--methods").split(";")),
+            each.option("--name"));
+    if (!each.refused().isEmpty()) {
+      Refused refused = assertThrows(Refused.class, () -> operation.plan(sources, index).close());
+      String place = refused.places().isEmpty() ? "" : " " + refused.places().get(0);
+      assertEquals(each.refused(), refused.kind().id() + place);
+      return;
+    }
+    try (Refactoring.Planned planned = operation.plan(sources, index)) {
+      Verdict verdict = Gates.check(planned.program(), planned.change());
+      assertTrue(verdict.passed(), verdict.toString());
+      assertEquals(each.after(), texts(planned.change()));
+    }
+  }
+
+  private static Map<String, String> texts(Change change) {
+    Map<String, String> texts = new TreeMap<>();
+    change.files().forEach(file -> texts.put(file.path(), file.after().text()));
+    return texts;
+  }
+
+  private Change plan(Sources sources, ExtractClass operation) {
+    try (Refactoring.Planned planned = operation.plan(sources, new SourceIndex(sources))) {
+      assertTrue(Gates.check(planned.program(), planned.change()).passed());
+      return planned.change();
+    }
+  }
+
+  @Test
+  void keepsTheEncodingOfTheFile() throws IOException {
+    String text = "class Sailing {\n  /** Die F\u00e4hre. */\n  int a;\n  int b;\n}\n";
+    Sources sources =
+        new Fixture(folder)
+            .with("src/Sailing.java", text.getBytes(StandardCharsets.ISO_8859_1))
+            .with("pare.yaml", "encoding: ISO-8859-1\n")
+            .sources();
+    Change change = plan(sources, new ExtractClass("Sailing", List.of("a"), List.of(), "Passage"));
+    var created = change.file("src/Passage.java").orElseThrow().after();
+    assertEquals(StandardCharsets.ISO_8859_1, created.charset());
+    String bytes = new String(created.encode(created.text()), StandardCharsets.ISO_8859_1);
+    assertTrue(bytes.contains("/** Die F\u00e4hre. */"), bytes);
+  }
+
+  @Test
+  void hasAnIdThatDependsOnItsContentAlone() {
+    Sources sources =
+        new Fixture(folder).with("src/A.java", "class A { int a; int b; }\n").sources();
+    Change one = plan(sources, new ExtractClass("A", List.of("a"), List.of(), "Part"));
+    Change same = plan(sources, new ExtractClass("A", List.of("a"), List.of(), "Part"));
+    Change other = plan(sources, new ExtractClass("A", List.of("b"), List.of(), "Part"));
+    assertEquals(one.id(), same.id());
+    assertTrue(!one.id().equals(other.id()));
+    assertTrue(one.id().matches("[0-9a-f]{6}"));
+  }
+
+  private UnusableRequest unusable(String type, String field, String method, String name) {
+    Sources sources =
+        new Fixture(folder)
+            .with("src/p/Sailing.java", "package p; class Sailing { int departs; void sail() {} }")
+            .with("src/q/Sailing.java", "package q; class Sailing { int departs; }")
+            .sources();
+    ExtractClass operation =
+        new ExtractClass(
+            type, List.of(field), method.isEmpty() ? List.of() : List.of(method), name);
+    return assertThrows(
+        UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+  }
+
+  @Test
+  void namesTheNearestTypeForAMisspeltOne() {
+    UnusableRequest e = unusable("Sayling", "departs", "", "Passage");
+    assertEquals("Did you mean p.Sailing or q.Sailing?", e.advice());
+  }
+
+  @Test
+  void namesTheCandidatesForAnAmbiguousType() {
+    UnusableRequest e = unusable("Sailing", "departs", "", "Passage");
+    assertTrue(e.advice().contains("p.Sailing, q.Sailing"), e.advice());
+  }
+
+  @Test
+  void namesTheNearestFieldAndMethod() {
+    assertEquals("Did you mean departs?", unusable("p.Sailing", "depart", "", "Passage").advice());
+    assertEquals(
+        "Did you mean sail?", unusable("p.Sailing", "departs", "sial", "Passage").advice());
+  }
+
+  @Test
+  void asksForANameThatIsOne() {
+    for (String name : List.of("class", "4Passage", "a-b", "var", "")) {
+      assertTrue(
+          unusable("p.Sailing", "departs", "", name).getMessage().startsWith("No class can be"));
+    }
+  }
+}

@@ -1,0 +1,66 @@
+package paredown.refactor;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+
+/**
+ * A case is a pair of sources before and after a refactoring, or the refusal that it meets.
+ *
+ * <p>Its file begins with {@code #} and a sentence, then the operation as it would be typed; then
+ * files behind {@code --- before PATH} and {@code --- after PATH}, or {@code --- refused KIND
+ * PLACE}. A line {@code lines end with CRLF} says that all of its files do.
+ */
+record RefactoringCase(
+    String sentence,
+    List<String> operation,
+    Map<String, String> before,
+    Map<String, String> after,
+    String refused) {
+
+  static List<RefactoringCase> all(Path folder) throws IOException {
+    try (Stream<Path> files = Files.list(folder)) {
+      List<RefactoringCase> cases = new ArrayList<>();
+      for (Path file : files.filter(f -> f.toString().endsWith(".case")).sorted().toList()) {
+        cases.add(parse(Files.readString(file)));
+      }
+      return cases;
+    }
+  }
+
+  private static RefactoringCase parse(String text) {
+    List<String> lines = text.lines().toList();
+    String sentence = lines.get(0).substring(2);
+    List<String> operation = List.of(lines.get(1).split(" "));
+    String end = lines.contains("lines end with CRLF") ? "\r\n" : "\n";
+    Map<String, String> before = new TreeMap<>();
+    Map<String, String> after = new TreeMap<>();
+    String refused = "";
+    Map<String, String> into = null;
+    String path = "";
+    for (String line : lines.subList(2, lines.size())) {
+      if (line.startsWith("--- before ") || line.startsWith("--- after ")) {
+        into = line.startsWith("--- before ") ? before : after;
+        path = line.substring(line.lastIndexOf(' ') + 1);
+        into.put(path, "");
+      } else if (line.startsWith("--- refused ")) {
+        refused = line.substring("--- refused ".length());
+        into = null;
+      } else if (into != null) {
+        into.merge(path, line + end, String::concat);
+      }
+    }
+    return new RefactoringCase(sentence, operation, before, after, refused);
+  }
+
+  /** The value of an option of the operation; empty where it is not given. */
+  String option(String name) {
+    int at = operation.indexOf(name);
+    return at < 0 ? "" : operation.get(at + 1);
+  }
+}
