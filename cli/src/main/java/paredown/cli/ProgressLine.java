@@ -34,6 +34,13 @@ final class ProgressLine implements Progress, AutoCloseable {
     }
   }
 
+  @Override
+  public void said(String sentence) {
+    close();
+    terminal.err().println(sentence);
+    terminal.err().flush();
+  }
+
   private void show() {
     long seconds = (System.nanoTime() - begin) / 1_000_000_000;
     String line = "%s … %d s".formatted(what, seconds);

@@ -181,7 +181,11 @@ final class OwnerEdits {
       values.add(slice(byField.get(field)));
     }
     String indent = source.indentAt(owner.trees().start(last.statement()));
-    int width = indent.length() + values.stream().mapToInt(value -> value.length() + 2).sum() + 40;
+    String made = "this." + holder.name() + " = new " + holder.simpleType() + "();";
+    int width =
+        indent.length()
+            + made.length()
+            + values.stream().mapToInt(value -> value.length() + 2).sum();
     String separator =
         width > Layout.WIDTH ? layout.lineEnd() + indent + layout.unit().repeat(2) : "";
     String between = separator.isEmpty() ? ", " : "," + separator;

@@ -40,7 +40,9 @@ public record Remedies(List<Remedy> found, List<String> dropped) {
       try {
         found.add(plan(candidate, candidate, facts, sources, index));
       } catch (Refused refused) {
-        dropped.add(refused.getMessage());
+        String places =
+            refused.places().isEmpty() ? "" : " (" + String.join(", ", refused.places()) + ")";
+        dropped.add(refused.getMessage() + places);
       } catch (UnusableRequest taken) {
         dropped.add(taken.getMessage());
       }

@@ -219,7 +219,7 @@ public final class Session {
       TestRun before = baseline(tests);
       requireTests(before, options);
       AtomicReference<Step> open = new AtomicReference<>();
-      Thread atExit = new Thread(() -> putBack(open));
+      Thread atExit = new Thread(() -> interrupted(open));
       Runtime.getRuntime().addShutdownHook(atExit);
       try {
         return applyLocked(preview, options, tests, before, open, begin);
@@ -279,11 +279,19 @@ public final class Session {
     }
   }
 
-  private void putBack(AtomicReference<Step> open) {
+  /** What is done when the program is told to end while a step is open. */
+  private void interrupted(AtomicReference<Step> open) {
+    if (putBack(open)) {
+      progress.said("Interrupted. Everything was put back.");
+    }
+  }
+
+  private boolean putBack(AtomicReference<Step> open) {
     Step step = open.getAndSet(null);
     if (step != null) {
       journal.putBack(step);
     }
+    return step != null;
   }
 
   private static void forget(Thread atExit) {

@@ -1,0 +1,256 @@
+package paredown.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Changes on the disk, with tests that are green, red, flaky, slow or killed. */
+class ApplyTest {
+  private static final String[] APPLY =
+      "extract class Sailing --fields departs,arrives --methods crossing --name Passage --apply"
+          .split(" ");
+  private static final String REPORT =
+      """
+      mkdir -p reports
+      cat > reports/TEST-ferry.xml <<'END'
+      <testsuite>
+        <testcase classname="ferry.SailingTest" name="sails"/>
+        <testcase classname="ferry.SailingTest" name="floats">%s</testcase>
+        %s
+      </testsuite>
+      END
+      """;
+
+  @TempDir Path folder;
+  private Ferry ferry;
+  private Map<String, String> before;
+
+  @BeforeEach
+  void layOut() throws IOException {
+    ferry = Ferry.in(folder);
+    before = ferry.sources();
+  }
+
+  private void reporting(String script) throws IOException {
+    ferry.with("test.sh", script);
+    ferry.with("pare.yaml", "test-command: sh test.sh\ntest-reports: [reports]\n");
+  }
+
+  private static String report(String floats, String more) {
+    return REPORT.formatted(floats, more);
+  }
+
+  @Test
+  void keepsAChangeWhoseTestsAreGreenAndUndoesItToTheByte() throws IOException {
+    Ran applied = Ran.pare(folder, APPLY).exits(0);
+    assertTrue(applied.out().contains("Tests after   1 passed, 0 failed"), applied.out());
+    assertEquals(2, ferry.sources().size());
+    Ran steps = Ran.pare(folder, "steps", "--format", "json").exits(0);
+    assertEquals("kept", steps.json().get("steps").get(0).get("state").asText());
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
+    Ran.pare(folder, "undo").exits(2);
+  }
+
+  @Test
+  void putsEverythingBackWhereATestTurnsRedAndNamesItFirst() throws IOException {
+    String red = "<failure message=\"expected: true\">at (SailingTest.java:41)</failure>";
+    reporting(
+        "if [ -f src/ferry/Passage.java ]; then\n"
+            + report(red, "")
+            + "exit 1\nelse\n"
+            + report("", "")
+            + "fi\n");
+    Ran applied = Ran.pare(folder, APPLY).exits(4);
+    assertTrue(
+        applied.out().startsWith("FAILED SailingTest.floats: expected: true"), applied.out());
+    assertTrue(applied.out().contains("SailingTest.java:41"), applied.out());
+    assertTrue(applied.out().contains("Everything was put back."), applied.out());
+    assertEquals(before, ferry.sources());
+  }
+
+  @Test
+  void tellsTestsThatWereRedBeforeFromThoseThatTheChangeBroke() throws IOException {
+    reporting(report("<failure message=\"leap day\"/>", "") + "exit 1\n");
+    Ran applied = Ran.pare(folder, APPLY).exits(0);
+    assertTrue(applied.out().contains("Red before as well: SailingTest.floats"), applied.out());
+  }
+
+  @Test
+  void doesNotLetATestVanish() throws IOException {
+    reporting(
+        "if [ -f src/ferry/Passage.java ]; then\n"
+            + report("<skipped/>", "")
+            + "else\n"
+            + report("", "<testcase classname=\"ferry.FareTest\" name=\"adds\"/>")
+            + "fi\n");
+    JsonNode answer = Ran.pare(folder, with("--format", "json")).exits(4).json();
+    assertEquals("put-back", answer.get("outcome").asText());
+    assertEquals(2, answer.get("tests").get("vanished").size());
+    assertEquals(before, ferry.sources());
+  }
+
+  @Test
+  void letsTestsFailThatTheUserNamed() throws IOException {
+    reporting(
+        "if [ -f src/ferry/Passage.java ]; then\n"
+            + report("<failure message=\"on purpose\"/>", "")
+            + "exit 1\nelse\n"
+            + report("", "")
+            + "fi\n");
+    Ran.pare(folder, with("--expect-red", "SailingTest.floats")).exits(0);
+  }
+
+  private static String[] with(String... more) {
+    String[] words = java.util.Arrays.copyOf(APPLY, APPLY.length + more.length);
+    System.arraycopy(more, 0, words, APPLY.length, more.length);
+    return words;
+  }
+
+  @Test
+  void asksForATestCommandWhereThereIsNone() throws IOException {
+    Files.delete(folder.resolve("pare.yaml"));
+    Ran ran = Ran.pare(folder, APPLY).exits(3);
+    assertTrue(ran.err().contains("test-command:"), ran.err());
+    assertEquals(before, ferry.sources());
+  }
+
+  @Test
+  void appliesOnlyTheChangeThatWasExpected() throws IOException {
+    Ran ran = Ran.pare(folder, with("--expect", "000000")).exits(4);
+    assertTrue(ran.err().contains("not 000000; nothing was written"), ran.err());
+    assertEquals(before, ferry.sources());
+    assertFalse(Files.exists(folder.resolve(".pare/steps")));
+  }
+
+  @Test
+  void putsBackWhatTookTooLongToTest() throws IOException {
+    ferry.with("test.sh", "if [ -f src/ferry/Passage.java ]; then sleep 600; fi\n");
+    ferry.with("pare.yaml", "test-command: sh test.sh\ntest-timeout-minutes: 0\n");
+    Ran.pare(folder, APPLY).exits(5);
+    assertEquals(before, ferry.sources());
+  }
+
+  private Process applyUntilTheTestsRun() throws Exception {
+    ferry.tests("if [ -f src/ferry/Passage.java ]; then touch running; exec sleep 60; fi");
+    Process process =
+        Ran.builder(folder, APPLY)
+            .redirectErrorStream(true)
+            .redirectOutput(folder.resolve("out.txt").toFile())
+            .start();
+    for (int i = 0; i < 600 && !Files.exists(folder.resolve("running")); i++) {
+      Thread.sleep(50);
+    }
+    assertTrue(
+        Files.exists(folder.resolve("running")), Files.readString(folder.resolve("out.txt")));
+    return process;
+  }
+
+  @Test
+  void letsNoSecondWriterInWhileTheTestsRun() throws Exception {
+    Process first = applyUntilTheTestsRun();
+    Ran second = Ran.pare(folder, "undo").exits(3);
+    assertTrue(second.err().contains("Another pare is changing this project"), second.err());
+    first.destroy();
+    assertTrue(first.waitFor(20, TimeUnit.SECONDS));
+  }
+
+  @Test
+  void putsEverythingBackWhenItIsInterrupted() throws Exception {
+    Process process = applyUntilTheTestsRun();
+    process.destroy();
+    assertTrue(process.waitFor(20, TimeUnit.SECONDS));
+    assertEquals(before, ferry.sources());
+    String out = Files.readString(folder.resolve("out.txt"));
+    assertTrue(out.contains("Interrupted. Everything was put back."), out);
+  }
+
+  @Test
+  void reportsAStepThatWasKilledAndPutsItBack() throws Exception {
+    Process process = applyUntilTheTestsRun();
+    process.descendants().forEach(ProcessHandle::destroyForcibly);
+    process.destroyForcibly();
+    assertTrue(process.waitFor(20, TimeUnit.SECONDS));
+    assertEquals(2, ferry.sources().size());
+    Ran survey = Ran.pare(folder, "survey").exits(0);
+    assertTrue(survey.err().contains("Step 1"), survey.err());
+    assertTrue(survey.err().contains("was cut off before it was verified"), survey.err());
+    assertTrue(Ran.pare(folder, "undo").exits(0).out().contains("Step 1 taken back"));
+    assertEquals(before, ferry.sources());
+  }
+
+  @Test
+  void refusesToUndoWhatWasEditedSince() throws IOException {
+    Ran.pare(folder, APPLY).exits(0);
+    ferry.with("src/ferry/Passage.java", "package ferry; final class Passage { }\n");
+    Map<String, String> edited = ferry.sources();
+    Ran undo = Ran.pare(folder, "undo").exits(3);
+    assertTrue(undo.err().contains("src/ferry/Passage.java was edited since"), undo.err());
+    assertEquals(edited, ferry.sources());
+  }
+
+  @Test
+  void mendsAFindingByTheIdOfItsRemedy() throws IOException {
+    ferry.with(
+        "src/ferry/Berth.java",
+        """
+        package ferry;
+
+        class Berth {
+          private int depth;
+          private int length;
+          private int height;
+          private String name;
+          private int number;
+
+          int room() {
+            return depth * length * height;
+          }
+
+          boolean fits(int draught, int metres) {
+            return draught < depth && metres < length;
+          }
+
+          boolean tall(int metres) {
+            return metres > height + depth;
+          }
+
+          boolean wide() {
+            return length > height;
+          }
+
+          String label() {
+            return name + number;
+          }
+        }
+        """);
+    before = ferry.sources();
+    JsonNode survey = Ran.pare(folder, "survey", "--format", "json").exits(0).json();
+    JsonNode finding = survey.get("findings").get(0);
+    assertEquals("data-clump", finding.get("smell").asText());
+    String id = finding.get("id").asText();
+    Ran why = Ran.pare(folder, "why", id).exits(0);
+    assertTrue(why.out().startsWith("depth, length and height of Berth are one thing"), why.out());
+    String remedy =
+        Ran.pare(folder, "why", id, "--format", "json")
+            .exits(0)
+            .json()
+            .at("/remedies/0/id")
+            .asText();
+    Ran.pare(folder, "mend", remedy, "--name", "Box", "--apply").exits(0);
+    assertTrue(Ran.pare(folder, "survey").exits(0).out().contains("Nothing stands out"));
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
+    assertTrue(Ran.pare(folder, "survey", "--fail-at", "30").exits(1).out().contains(id));
+  }
+}

@@ -1,0 +1,81 @@
+package paredown.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The whole loop on the sample project, with Maven and its tests. */
+class DemoTest {
+  @TempDir Path folder;
+
+  @Test
+  void walksTheWholeLoop() {
+    Ran demo = Ran.pare(folder, "demo", "ferry").exits(0);
+    String out = demo.out();
+    int survey = out.indexOf("$ pare survey --project ferry");
+    int why = out.indexOf("$ pare why god-", survey);
+    int apply = out.indexOf("--apply", why);
+    int kept = out.indexOf("Step 1 kept", apply);
+    int undo = out.indexOf("Step 1 taken back", kept);
+    assertTrue(survey >= 0 && why > survey && apply > why && kept > apply && undo > kept, out);
+    assertTrue(out.contains("Tests after   32 passed, 0 failed"), out);
+    Ran again = Ran.pare(folder, "demo", "ferry").exits(2);
+    assertTrue(again.err().contains("is not empty"), again.err());
+  }
+
+  @Test
+  void surveysABuildOfSeveralModulesAndDoesNotChangeItYet() throws IOException {
+    write(
+        "pom.xml",
+        pom(
+            "line",
+            "<packaging>pom</packaging><modules><module>fleet</module><module>desk</module></modules>"));
+    write("fleet/pom.xml", pom("fleet", ""));
+    write("desk/pom.xml", pom("desk", ""));
+    write(
+        "fleet/src/main/java/ferry/Vessel.java",
+        "package ferry;\npublic class Vessel { int a; int b; }\n");
+    write("desk/src/main/java/ferry/Desk.java", "package ferry;\nclass Desk { int c; int d; }\n");
+    Path inside = folder.resolve("desk/src");
+    String out = Ran.pare(inside, "survey").exits(0).out();
+    assertTrue(out.contains("2 types, 0 methods in 2 files"), out);
+    String[] extract = "extract class Vessel --fields a --name Part".split(" ");
+    Ran.pare(folder, extract).exits(0);
+    Ran refused = Ran.pare(folder, (String.join(" ", extract) + " --apply").split(" ")).exits(3);
+    assertTrue(
+        refused.err().contains("has 2 modules; changing it is not there yet"), refused.err());
+  }
+
+  @Test
+  void saysWhatIsWrongWithABrokenBuild() throws IOException {
+    write("pom.xml", "<project><modelVersion>4.0.0</modelVersion><oops>\n");
+    write("src/main/java/A.java", "class A { }\n");
+    Ran ran = Ran.pare(folder, "survey").exits(5);
+    assertTrue(ran.err().startsWith("Maven cannot read this build: "), ran.err());
+    assertEquals(2, ran.err().lines().count(), ran.err());
+  }
+
+  private void write(String path, String text) throws IOException {
+    Path file = folder.resolve(path);
+    Files.createDirectories(file.getParent());
+    Files.writeString(file, text);
+  }
+
+  private static String pom(String name, String more) {
+    return """
+        <project xmlns="http://maven.apache.org/POM/4.0.0">
+          <modelVersion>4.0.0</modelVersion>
+          <groupId>ferry</groupId>
+          <artifactId>%s</artifactId>
+          <version>1</version>
+          %s
+        </project>
+        """
+        .formatted(name, more);
+  }
+}
