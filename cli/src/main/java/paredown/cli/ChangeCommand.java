@@ -17,7 +17,7 @@ abstract class ChangeCommand extends PareCommand {
       names = "--apply",
       description = {
         "Write the change, run all the project's tests, and keep it or put everything back.",
-        "The tests may take 30 minutes; test-timeout-minutes: in pare.yaml sets another limit."
+        "The tests may take 30 minutes; test-timeout: in pare.yaml sets another limit."
       })
   private boolean apply;
 

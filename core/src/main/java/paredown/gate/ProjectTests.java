@@ -81,9 +81,9 @@ public final class ProjectTests {
           new Command(words, project.root()).run(project.settings().testTimeout());
       if (!outcome.inTime()) {
         throw new TestProblem(
-            "The tests took more than %d minutes."
-                .formatted(project.settings().testTimeout().toMinutes()),
-            "Allow them more with test-timeout-minutes: in " + Settings.FILE + ".");
+            "The tests took more than %s."
+                .formatted(project.settings().testTimeout().toString().substring(2).toLowerCase()),
+            "Allow them more with test-timeout: in " + Settings.FILE + ".");
       }
       List<TestResult> results = reports.results();
       boolean own = project.settings().testCommand().isPresent();

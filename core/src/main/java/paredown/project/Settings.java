@@ -76,9 +76,16 @@ public record Settings(
         file.text("encoding").map(name -> charset(file, name)),
         file.text("test-command"),
         file.texts("test-reports"),
-        file.number("test-timeout-minutes").map(Duration::ofMinutes).orElse(DEFAULT_TEST_TIMEOUT),
+        file.text("test-timeout").map(text -> duration(file, text)).orElse(DEFAULT_TEST_TIMEOUT),
         file.texts("exclude"),
         file.numbers("limits"));
+  }
+
+  private static Duration duration(SettingsFile file, String text) {
+    if (!text.matches("[1-9]\\d{0,5}[smh]")) {
+      throw file.wrong("test-timeout", text + " is no time", "Write 90s, 30m or 2h, for example.");
+    }
+    return Duration.parse("PT" + text);
   }
 
   private static Charset charset(SettingsFile file, String name) {

@@ -21,7 +21,7 @@ record SettingsFile(Map<String, Object> values, String text) {
           "encoding",
           "test-command",
           "test-reports",
-          "test-timeout-minutes",
+          "test-timeout",
           "exclude",
           "limits");
 

@@ -88,6 +88,17 @@ class ExtractClassTest {
   }
 
   @Test
+  void refusesAFileThatIsNoTextInItsEncoding() {
+    byte[] bytes = "class A { int a; int b; } // F\u00e4hre".getBytes(StandardCharsets.ISO_8859_1);
+    Sources sources = new Fixture(folder).with("src/A.java", bytes).sources();
+    ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part");
+    Refused refused =
+        assertThrows(
+            Refused.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+    assertEquals(RefusalKind.GARBLED, refused.kind());
+  }
+
+  @Test
   void hasAnIdThatDependsOnItsContentAlone() {
     Sources sources =
         new Fixture(folder).with("src/A.java", "class A { int a; int b; }\n").sources();

@@ -1,0 +1,50 @@
+package paredown.refactor;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+class RefusalKindTest {
+
+  @Test
+  void isListedInTheDocumentationJustAsItIs() throws IOException {
+    List<String> rows =
+        Files.readAllLines(Path.of("../docs/refactorings.md")).stream()
+            .filter(line -> line.startsWith("| `"))
+            .toList();
+    List<String> kinds =
+        Arrays.stream(RefusalKind.values())
+            .map(
+                kind ->
+                    "| `%s` | %s | %s |"
+                        .formatted(
+                            kind.id(),
+                            kind.mark().name().toLowerCase().replace('_', ' '),
+                            kind.why()))
+            .toList();
+    assertEquals(kinds, rows);
+  }
+
+  @Test
+  void isForcedByACaseWhereItIsUnsafe() throws IOException {
+    Set<String> forced = new TreeSet<>();
+    for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources/extract-class"))) {
+      forced.add(each.refused().replaceAll(" .*", ""));
+    }
+    // These are forced elsewhere: by bytes that are no text, and by projects without tests.
+    forced.addAll(Set.of("garbled", "no-test-command"));
+    for (RefusalKind kind : RefusalKind.values()) {
+      if (kind.mark() == RefusalKind.Mark.UNSAFE) {
+        assertTrue(forced.contains(kind.id()), kind.id() + " is never forced");
+      }
+    }
+  }
+}

@@ -1,0 +1,114 @@
+package paredown.smell;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import paredown.Fixture;
+import paredown.facts.Facts;
+import paredown.facts.FactsDrawer;
+import paredown.program.Program;
+import paredown.program.Sources;
+import paredown.project.SourceFile;
+
+class DetectorsTest {
+  private static final String BERTH =
+      """
+      class Berth {
+        private int depth;
+        private int length;
+        private int height;
+        private String name;
+
+        Berth(int depth) { this.depth = depth; }
+        int depth() { return depth; }
+        void setLength(int length) { this.length = length; }
+        int room() { return depth * length * height; }
+        boolean fits(int draught) { return draught < depth && draught < length; }
+        boolean tall(int metres) { return metres > height + depth; }
+        boolean wide() { return length > height; }
+        String name() { return name; }
+        %s
+      }
+      """;
+  @TempDir Path folder;
+
+  private List<Finding> find(String source, Limits limits) {
+    Sources sources = new Fixture(folder).with("src/Berth.java", source).sources();
+    try (Program program = Program.of(sources, sources.paths(SourceFile.Kind.MAIN))) {
+      Facts facts = FactsDrawer.draw(program);
+      return Detectors.find(facts, limits);
+    }
+  }
+
+  private List<Finding> find(String source) {
+    return find(source, Limits.defaults());
+  }
+
+  @Test
+  void findsFieldsThatAreAlwaysUsedTogether() {
+    Finding clump = find(BERTH.formatted("")).get(0);
+    assertEquals(Smell.DATA_CLUMP, clump.smell());
+    assertEquals(List.of("depth", "length", "height"), clump.members());
+    assertEquals("Berth", clump.type());
+  }
+
+  @Test
+  void findsNoClumpWhereAMethodUsesAFieldAlone() {
+    assertEquals(List.of(), find(BERTH.formatted("boolean deep() { return depth > 100; }")));
+  }
+
+  @Test
+  void doesNotCallAWholeClassAClump() {
+    assertEquals(
+        List.of(),
+        find(
+            BERTH
+                .formatted("")
+                .replace("private String name;", "")
+                .replace("String name() { return name; }", "")));
+  }
+
+  @Test
+  void findsNothingInRecordsAndInFilesWithErrors() {
+    assertEquals(List.of(), find("record Berth(int a, int b, int c, int d) {}"));
+    assertEquals(List.of(), find(BERTH.formatted("Missing gone;")));
+  }
+
+  @Test
+  void keepsAnIdThatDependsOnNamesAlone() {
+    String id = find(BERTH.formatted("")).get(0).id();
+    String moved = find("\n\n/* moved down */\n" + BERTH.formatted("")).get(0).id();
+    assertEquals(id, moved);
+    assertTrue(id.matches("clump-[0-9a-f]{6}"), id);
+    assertNotEquals(id, find(BERTH.formatted("").replace("Berth", "Quay")).get(0).id());
+  }
+
+  @Test
+  void takesItsLimitsFromTheSettings() {
+    Limits strict = new Limits(47, 5, 33, 3, 5);
+    assertEquals(List.of(), find(BERTH.formatted(""), strict));
+  }
+
+  @Test
+  void weighsMoreOfTheEvilNeverLess() {
+    for (int more = 0; more < 40; more++) {
+      assertTrue(DataClump.weight(4 + more, 5) >= DataClump.weight(3 + more, 5));
+      assertTrue(DataClump.weight(4, 6 + more) >= DataClump.weight(4, 5 + more));
+      int base = god(60 + more, 8, 0.2);
+      assertTrue(god(61 + more, 8, 0.2) >= base);
+      assertTrue(god(60 + more, 9 + more, 0.2) >= base);
+      assertTrue(god(60 + more, 8, 0.1) >= base);
+    }
+    assertTrue(god(100_000, 100_000, 0) <= 100 && DataClump.weight(1000, 1000) <= 100);
+    assertEquals(40, god(47, 5, 0.33));
+  }
+
+  private static int god(int complexity, int foreign, double cohesion) {
+    return GodClass.weight(complexity, foreign, cohesion, Limits.defaults());
+  }
+}
