@@ -13,7 +13,6 @@ final class ProgressLine implements Progress, AutoCloseable {
   private final long begin = System.nanoTime();
   private ScheduledExecutorService clock;
   private volatile String what = "";
-  private volatile boolean shown;
 
   ProgressLine(Terminal terminal) {
     this.terminal = terminal;
@@ -47,7 +46,6 @@ final class ProgressLine implements Progress, AutoCloseable {
     int room = terminal.width() - 1;
     terminal.err().print("\r\033[K" + (line.length() > room ? line.substring(0, room) : line));
     terminal.err().flush();
-    shown = true;
   }
 
   @Override
@@ -55,11 +53,8 @@ final class ProgressLine implements Progress, AutoCloseable {
     if (clock != null) {
       clock.shutdownNow();
       clock = null;
-    }
-    if (shown) {
       terminal.err().print("\r\033[K");
       terminal.err().flush();
-      shown = false;
     }
   }
 }

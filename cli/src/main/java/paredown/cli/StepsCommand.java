@@ -2,6 +2,8 @@ package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import paredown.journal.Step;
 import paredown.session.Session;
@@ -30,16 +32,17 @@ final class StepsCommand extends PareCommand {
     }
     StringBuilder text = new StringBuilder();
     for (Step step : steps) {
-      text.append(
-          "%3d  %-8s  %s  %s%n"
-              .formatted(
-                  step.number(),
-                  state(step),
-                  step.when().toString().replace('T', ' ').replace("Z", ""),
-                  step.summary()));
+      String head = "%3d  %-7s  %s  ".formatted(step.number(), state(step), when(step));
+      int room = Math.max(40, terminal().width() - head.length());
+      text.append(head).append(SurveyText.cut(step.summary(), room)).append('\n');
       text.append("     ").append(step.command()).append('\n');
     }
     return text.append("Next: pare undo").append(here()).append('\n').toString();
+  }
+
+  private static String when(Step step) {
+    return DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm")
+        .format(step.when().atZone(ZoneId.systemDefault()));
   }
 
   static String state(Step step) {

@@ -84,6 +84,7 @@ final class Terminal {
   }
 
   private String styled(String text, Ansi.Style style) {
-    return colours() ? style.on() + text + style.off() : text;
+    // Some terminals read the code that ends bold as the one that begins an underline.
+    return colours() ? style.on() + text + Ansi.Style.reset.on() : text;
   }
 }

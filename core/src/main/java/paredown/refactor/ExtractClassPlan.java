@@ -220,12 +220,16 @@ final class ExtractClassPlan {
 
   private String summary(ExtractedMembers members) {
     List<String> names = new ArrayList<>(fields.stream().map(OwnerClass.Field::name).toList());
-    methods.forEach(method -> names.add(method.name() + "()"));
-    return "%s of %s %s a class of their own, %s, which %s holds in its field %s."
+    if (methods.size() > 1) {
+      names.add(methods.size() + " methods");
+    } else {
+      methods.forEach(method -> names.add(method.name() + "()"));
+    }
+    return "%s of %s %s, %s, which %s holds in its field %s."
         .formatted(
-            Words.list(names.stream().distinct().toList()),
+            Words.list(names),
             owner.writtenName(),
-            names.size() == 1 ? "becomes" : "become",
+            names.size() == 1 ? "becomes a class of its own" : "become a class of their own",
             arguments.name(),
             owner.simpleName(),
             members.holder().name());

@@ -103,11 +103,17 @@ final class GodClass implements Detector {
     }
     for (MethodFact method : type.methods()) {
       if (MemberGroups.ties(method)) {
-        List<String> uses =
-            type.instanceFields().stream()
-                .map(FieldFact::name)
-                .filter(method.fieldsOf(type.name())::contains)
-                .toList();
+        List<String> uses = new ArrayList<>();
+        type.instanceFields().stream()
+            .map(FieldFact::name)
+            .filter(method.fieldsOf(type.name())::contains)
+            .forEach(uses::add);
+        type.methods().stream()
+            .filter(MemberGroups::ties)
+            .filter(each -> method.callsOf(type.name()).contains(each.signature()))
+            .map(each -> each.name() + "()")
+            .distinct()
+            .forEach(uses::add);
         rows.add(new Evidence.Row(method.range().line(), method.signature(), uses));
       }
     }
