@@ -49,7 +49,7 @@ abstract class ChangeCommand extends PareCommand {
   @Override
   int run() throws InterruptedException {
     boolean json = json();
-    Session session = open();
+    Session session = opened();
     Refactoring refactoring = refactoring(session);
     Preview preview = session.preview(refactoring);
     if (keepApi && !preview.change().report().api().isEmpty()) {
@@ -69,6 +69,23 @@ abstract class ChangeCommand extends PareCommand {
       print(new AppliedText(terminal(), here()).of(applied));
     }
     return applied.kept() ? Exit.DONE : Exit.PUT_BACK;
+  }
+
+  /** Opens the project; a step that was cut off is put back before anything new is written. */
+  private Session opened() {
+    Session session = open();
+    if (!apply || session.unverified().isEmpty()) {
+      return session;
+    }
+    session.recover().ifPresent(this::tell);
+    return open();
+  }
+
+  private void tell(Session.Recovery recovery) {
+    terminal().err().println("Step " + recovery.step().number() + " was put back.");
+    recovery
+        .edited()
+        .forEach(file -> terminal().err().println("Edited since, left alone: " + file));
   }
 
   private void show(Preview preview, Refactoring refactoring, boolean json) {

@@ -57,7 +57,13 @@ public final class Pare extends PareCommand {
     line.setUsageHelpWidth(Math.min(100, Terminal.ofProcess().width()));
     line.setExecutionExceptionHandler(new Complaints());
     line.setParameterExceptionHandler(new Misuse());
-    return line.execute(arguments);
+    try {
+      return line.execute(arguments);
+    } catch (OutOfMemoryError full) {
+      System.err.println("There was not enough memory; nothing was left half-written.");
+      System.err.println("Give it more: PARE_JAVA_OPTIONS=-Xmx4g pare ...");
+      return Exit.UNREADABLE;
+    }
   }
 
   @Override

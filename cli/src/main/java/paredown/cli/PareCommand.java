@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import paredown.journal.Step;
+import paredown.project.ProjectUnreadable;
 import paredown.session.Session;
 import picocli.CommandLine.Mixin;
 
@@ -29,9 +30,18 @@ abstract class PareCommand implements Callable<Integer> {
   /** Opens the project, and says so where a step of it was cut off. */
   Session open() {
     json();
+    requireCompiler();
     Session session = Session.open(common.directory(), progress);
     session.unverified().ifPresent(this::warn);
     return session;
+  }
+
+  private static void requireCompiler() {
+    if (ModuleLayer.boot().findModule("jdk.compiler").isEmpty()) {
+      throw new ProjectUnreadable(
+          "This Java has no compiler, so it is a JRE and not a JDK.",
+          "Install a JDK, 17 or later, and let JAVA_HOME point to it.");
+    }
   }
 
   private void warn(Step step) {

@@ -191,6 +191,20 @@ class ApplyTest {
   }
 
   @Test
+  void putsAKilledStepBackBeforeItWritesAnother() throws Exception {
+    Process process = applyUntilTheTestsRun();
+    process.descendants().forEach(ProcessHandle::destroyForcibly);
+    process.destroyForcibly();
+    assertTrue(process.waitFor(20, TimeUnit.SECONDS));
+    ferry.tests("exit 0");
+    Ran again = Ran.pare(folder, APPLY).exits(0);
+    assertTrue(again.err().contains("Step 1 was put back."), again.err());
+    assertTrue(again.out().contains("Step 2 kept"), again.out());
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
+  }
+
+  @Test
   void refusesToUndoWhatWasEditedSince() throws IOException {
     Ran.pare(folder, APPLY).exits(0);
     ferry.with("src/ferry/Passage.java", "package ferry; final class Passage { }\n");

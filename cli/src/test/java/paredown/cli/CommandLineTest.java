@@ -178,4 +178,15 @@ class CommandLineTest {
     String out = new String(process.getInputStream().readAllBytes());
     assertTrue(out.contains("\tat paredown."), out);
   }
+
+  @Test
+  void saysSoWhereJavaHasNoCompiler() throws Exception {
+    ProcessBuilder builder = Ran.builder(folder, "survey");
+    builder.command().addAll(1, java.util.List.of("--limit-modules", "java.se"));
+    Process process = builder.redirectErrorStream(true).start();
+    String out = new String(process.getInputStream().readAllBytes());
+    assertEquals(5, process.waitFor(), out);
+    assertTrue(out.startsWith("This Java has no compiler, so it is a JRE and not a JDK."), out);
+    assertEquals(2, out.lines().count(), out);
+  }
 }

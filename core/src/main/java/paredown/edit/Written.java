@@ -63,6 +63,11 @@ public record Written(String text, List<WrittenUse> uses) implements Piece {
       return use("", kind, new Meaning.Symbol(key), standsFor);
     }
 
+    /** The same for a symbol that exists already, by the key that it had before the change. */
+    public Text hereStill(UseKind kind, String key, Use.Place standsFor) {
+      return use("", kind, new Meaning.Existing(key), standsFor);
+    }
+
     private Text use(String name, UseKind kind, Meaning meaning, Use.Place standsFor) {
       uses.add(new WrittenUse(text.length(), kind, meaning, Optional.ofNullable(standsFor)));
       text.append(name);

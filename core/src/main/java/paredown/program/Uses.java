@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /** All uses in the files of a program, by their places. */
@@ -23,13 +25,11 @@ public final class Uses {
     if (present == null) {
       here.put(use.kind(), use);
       count++;
-    } else if (!present.key().contains(use.key())) {
-      // A few nodes share a position: together they are one use with both meanings.
-      String both =
-          present.key().compareTo(use.key()) < 0
-              ? present.key() + " & " + use.key()
-              : use.key() + " & " + present.key();
-      here.put(use.kind(), new Use(use.place(), both, present.type()));
+    } else {
+      // A few nodes share a position: together they are one use with all their meanings.
+      Set<String> all = new TreeSet<>(List.of(present.key().split(" & ")));
+      all.addAll(List.of(use.key().split(" & ")));
+      here.put(use.kind(), new Use(use.place(), String.join(" & ", all), present.type()));
     }
   }
 

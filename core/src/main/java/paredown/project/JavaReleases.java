@@ -12,13 +12,7 @@ final class JavaReleases {
   private JavaReleases() {}
 
   static boolean known(int release) {
-    JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
-    if (compiler == null) {
-      throw new ProjectUnreadable(
-          "Java is running without its compiler, so this is a JRE and not a JDK.",
-          "Install a JDK, 17 or later, and let JAVA_HOME point to it.");
-    }
-    return versions(compiler).contains(release);
+    return versions(ToolProvider.getSystemJavaCompiler()).contains(release);
   }
 
   private static Set<Integer> versions(JavaCompiler compiler) {

@@ -19,9 +19,7 @@ import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -38,6 +36,7 @@ import paredown.program.UseKind;
 final class CarriedCode {
   private final OwnerClass owner;
   private final Map<Element, String> moved;
+  private final PackageView view;
   private final List<Replacement> edits = new ArrayList<>();
   private final Set<Element> widened = new LinkedHashSet<>();
   private final Set<String> simpleNames = new LinkedHashSet<>();
@@ -49,6 +48,7 @@ final class CarriedCode {
   CarriedCode(OwnerClass owner, Map<Element, String> moved) {
     this.owner = owner;
     this.moved = moved;
+    this.view = new PackageView(owner);
   }
 
   /** What has to be said differently in the new place. */
@@ -166,7 +166,7 @@ final class CarriedCode {
           && type.getKind() == TypeKind.DECLARED
           && owner.program().types().asElement(type) instanceof TypeElement element
           && !own.contains(element)
-          && isHidden(element)) {
+          && view.hides(element)) {
         throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
       }
     }
@@ -248,7 +248,7 @@ final class CarriedCode {
       if (isWithin(type)) {
         return;
       }
-      if (isHidden(type)) {
+      if (view.hides(type)) {
         throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
       }
       if (type.getEnclosingElement() instanceof TypeElement) {
@@ -391,59 +391,18 @@ final class CarriedCode {
     }
 
     private void requireVisible(Element element, Tree tree) {
-      if (!isHidden(element)) {
+      if (!view.hides(element)) {
         return;
       }
       boolean ownStatic =
           element.getModifiers().contains(Modifier.STATIC)
               && !(element instanceof TypeElement)
               && owner.element().equals(element.getEnclosingElement())
-              && !isHidden(owner.element());
+              && !view.hides(owner.element());
       if (!ownStatic) {
         throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
       }
       widened.add(element);
     }
-  }
-
-  /** Whether a member or type cannot be seen from another class of the same package. */
-  private boolean isHidden(Element element) {
-    if (!isMemberOrType(element)) {
-      return false;
-    }
-    for (Element at = element; at != null && isMemberOrType(at); at = at.getEnclosingElement()) {
-      if (hides(at)) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private static boolean isMemberOrType(Element element) {
-    return element instanceof TypeElement
-        || element instanceof ExecutableElement
-        || element.getKind().isField();
-  }
-
-  private boolean hides(Element element) {
-    Set<Modifier> modifiers = element.getModifiers();
-    if (modifiers.contains(Modifier.PRIVATE)) {
-      return true;
-    }
-    PackageElement home = owner.program().elements().getPackageOf(owner.element());
-    PackageElement away = owner.program().elements().getPackageOf(element);
-    return away != null
-        && !away.equals(home)
-        && !modifiers.contains(Modifier.PUBLIC)
-        && !isOpenByNature(element);
-  }
-
-  /** Members of interfaces, enum constants and the length of arrays need no modifier. */
-  private static boolean isOpenByNature(Element element) {
-    Element outer = element.getEnclosingElement();
-    return outer == null
-        || outer.getKind().isInterface()
-        || element.getKind() == ElementKind.ENUM_CONSTANT
-        || element.getSimpleName().contentEquals("length");
   }
 }

@@ -45,6 +45,7 @@ final class FieldChecks {
       requireMovable(field);
     }
     requireWholeDeclarations();
+    requireNoOnlookers();
     requireNoStoredShape();
     for (MemberUse use : uses) {
       requireUnderstood(use);
@@ -60,7 +61,11 @@ final class FieldChecks {
     refuseIf(
         typeEnd > owner.trees().names().of(field.tree()), RefusalKind.ARRAY_SIGNS, field, place);
     for (AnnotationTree annotation : field.tree().getModifiers().getAnnotations()) {
-      refuseIf(!isHarmless(field.path(), annotation), RefusalKind.MAPPED_FIELD, field, place);
+      refuseIf(
+          !isHarmless(field.path(), field.tree().getModifiers(), annotation),
+          RefusalKind.MAPPED_FIELD,
+          field,
+          place);
     }
     refuseIf(
         owner.element().getTypeParameters().stream()
@@ -70,20 +75,11 @@ final class FieldChecks {
         place);
   }
 
-  private boolean isHarmless(TreePath member, AnnotationTree annotation) {
-    Element type =
-        owner
-            .trees()
-            .element(
-                new TreePath(
-                    new TreePath(new TreePath(member, modifiers(member.getLeaf())), annotation),
-                    annotation.getAnnotationType()));
+  private boolean isHarmless(TreePath member, Tree modifiers, AnnotationTree annotation) {
+    TreePath path = new TreePath(new TreePath(member, modifiers), annotation);
+    Element type = owner.trees().element(new TreePath(path, annotation.getAnnotationType()));
     return type instanceof TypeElement element
         && HARMLESS.contains(element.getQualifiedName().toString());
-  }
-
-  private static Tree modifiers(Tree member) {
-    return ((com.sun.source.tree.VariableTree) member).getModifiers();
   }
 
   private static boolean mentions(TypeMirror type, String variable) {
@@ -101,6 +97,25 @@ final class FieldChecks {
           RefusalKind.SHARED_DECLARATION,
           field,
           owner.trees().place(field.tree()));
+    }
+  }
+
+  /** Frameworks and native code may look at the fields of a class by their names. */
+  private void requireNoOnlookers() {
+    OwnerClass.Field first = fields.get(0);
+    for (AnnotationTree annotation : owner.tree().getModifiers().getAnnotations()) {
+      refuseIf(
+          !isHarmless(owner.path(), owner.tree().getModifiers(), annotation),
+          RefusalKind.MAPPED_CLASS,
+          first,
+          owner.trees().place(annotation));
+    }
+    for (OwnerClass.Method method : owner.methods()) {
+      refuseIf(
+          method.is(Modifier.NATIVE),
+          RefusalKind.NATIVE_CODE,
+          first,
+          owner.trees().place(method.tree()));
     }
   }
 

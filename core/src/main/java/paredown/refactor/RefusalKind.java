@@ -8,6 +8,8 @@ public enum RefusalKind {
   SHARED_DECLARATION(Mark.NOT_YET, "it is declared together with a field that stays"),
   ARRAY_SIGNS(Mark.NOT_YET, "its array signs stand behind the name"),
   MAPPED_FIELD(Mark.UNSAFE, "its annotation says that something outside the code finds it by name"),
+  MAPPED_CLASS(Mark.UNSAFE, "an annotation of its class says that something outside looks at it"),
+  NATIVE_CODE(Mark.UNSAFE, "its class has native methods, which may find it by name"),
   MAPPED_METHOD(Mark.NOT_YET, "its annotation may tie it to its class"),
   VOLATILE_FIELD(Mark.NOT_YET, "it is volatile"),
   USED_AS_LOCK(Mark.UNSAFE, "it is used as a lock"),

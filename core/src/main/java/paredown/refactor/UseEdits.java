@@ -85,7 +85,7 @@ final class UseEdits {
         .program()
         .uses()
         .at(use.file(), use.offset(), UseKind.RECEIVER)
-        .ifPresent(was -> text.here(UseKind.RECEIVER, was.key(), receiver));
+        .ifPresent(was -> text.hereStill(UseKind.RECEIVER, was.key(), receiver));
     text.name(holder.name(), holder.key())
         .text(".")
         .name(name, key, new Use.Place(use.file(), use.offset(), UseKind.NAME))

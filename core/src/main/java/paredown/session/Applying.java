@@ -1,0 +1,184 @@
+package paredown.session;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import paredown.gate.ProjectTests;
+import paredown.gate.TestBaseline;
+import paredown.gate.TestProblem;
+import paredown.gate.TestRun;
+import paredown.gate.TestsPass;
+import paredown.journal.Journal;
+import paredown.journal.Lock;
+import paredown.journal.Step;
+import paredown.project.Progress;
+import paredown.project.Project;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+
+/** Applying is bringing a change onto the disk under the eyes of the tests. */
+final class Applying {
+  private final Project project;
+  private final Journal journal;
+  private final Progress progress;
+
+  Applying(Project project, Journal journal, Progress progress) {
+    this.project = project;
+    this.journal = journal;
+    this.progress = progress;
+  }
+
+  /**
+   * Applies a change, runs the tests, and keeps it or puts everything back.
+   *
+   * @throws Refused where changes of this project are not there yet
+   * @throws GateStopped where it is not the change that was expected, or a gate stops it
+   */
+  Applied apply(Preview preview, ApplyOptions options) throws InterruptedException {
+    long begin = System.nanoTime();
+    requireApplicable(preview, options);
+    try (Lock lock = Lock.take(project.root())) {
+      requireNothingOpen();
+      ProjectTests tests = new ProjectTests(project);
+      TestRun before = baseline(tests);
+      requireTests(before, options);
+      AtomicReference<Step> open = new AtomicReference<>();
+      Thread atExit = new Thread(() -> interrupted(open));
+      Runtime.getRuntime().addShutdownHook(atExit);
+      try {
+        return applyLocked(preview, options, tests, before, open, begin);
+      } catch (RuntimeException | InterruptedException e) {
+        putBack(open);
+        throw e;
+      } finally {
+        forget(atExit);
+      }
+    }
+  }
+
+  private void requireNothingOpen() {
+    if (journal.open().isPresent()) {
+      throw new GateStopped(
+          "A step was cut off before it was verified; nothing new was written.",
+          "Put it back with pare undo, then try again.");
+    }
+  }
+
+  private Applied applyLocked(
+      Preview preview,
+      ApplyOptions options,
+      ProjectTests tests,
+      TestRun before,
+      AtomicReference<Step> open,
+      long begin)
+      throws InterruptedException {
+    Step step = journal.write(preview.change(), preview.command() + " --apply");
+    open.set(step);
+    Optional<TestsPass.Outcome> outcome = Optional.empty();
+    if (!before.isEmpty()) {
+      progress.doing("running all tests (Ctrl-C puts everything back)");
+      outcome = Optional.of(check(tests, before, options, step, open));
+    }
+    Duration took = Duration.ofNanos(System.nanoTime() - begin);
+    if (outcome.isPresent() && !outcome.get().passed()) {
+      open.set(null);
+      return new Applied(step, false, outcome, journal.putBack(step), took);
+    }
+    Step kept = journal.verify(step);
+    open.set(null);
+    outcome.ifPresent(each -> TestBaseline.now(project).write(each.after()));
+    return new Applied(kept, true, outcome, List.of(), took);
+  }
+
+  private TestsPass.Outcome check(
+      ProjectTests tests,
+      TestRun before,
+      ApplyOptions options,
+      Step step,
+      AtomicReference<Step> open)
+      throws InterruptedException {
+    try {
+      return TestsPass.check(tests, before, options.expectRed());
+    } catch (TestProblem problem) {
+      open.set(null);
+      List<String> edited = journal.putBack(step);
+      throw new GateStopped(
+          problem.getMessage()
+              + (edited.isEmpty()
+                  ? " Everything was put back."
+                  : " All was put back but " + String.join(", ", edited) + "."),
+          problem.advice());
+    }
+  }
+
+  /** What is done when the program is told to end while a step is open. */
+  private void interrupted(AtomicReference<Step> open) {
+    if (putBack(open)) {
+      progress.said("Interrupted. Everything was put back.");
+    }
+  }
+
+  private boolean putBack(AtomicReference<Step> open) {
+    Step step = open.getAndSet(null);
+    if (step != null) {
+      journal.putBack(step);
+    }
+    return step != null;
+  }
+
+  private static void forget(Thread atExit) {
+    try {
+      Runtime.getRuntime().removeShutdownHook(atExit);
+    } catch (IllegalStateException alreadyShuttingDown) {
+      // The hook runs now, and puts back what is open.
+    }
+  }
+
+  private void requireApplicable(Preview preview, ApplyOptions options) {
+    String id = preview.change().id();
+    if (options.expect().isPresent() && !options.expect().get().equals(id)) {
+      throw new GateStopped(
+          "The change is " + id + " now, not " + options.expect().get() + "; nothing was written.",
+          "Look at the preview again: " + preview.command());
+    }
+    if (!preview.verdict().passed()) {
+      throw new GateStopped(
+          "The change would not keep every name's meaning; nothing was written.",
+          "This is a fault of ours; please report it with the preview.");
+    }
+    if (project.modules().size() > 1) {
+      throw Refused.advising(
+          RefusalKind.SEVERAL_MODULES,
+          "This build has " + project.modules().size() + " modules; changing it is not there yet.",
+          "The preview's diff can be applied with git apply.");
+    }
+    if (!new ProjectTests(project).canRun()) {
+      throw Refused.advising(
+          RefusalKind.NO_TEST_COMMAND,
+          "Nobody has said how the tests of this project are run.",
+          "Write test-command: into pare.yaml, for example test-command: make test.");
+    }
+  }
+
+  private static void requireTests(TestRun before, ApplyOptions options) {
+    if (before.isEmpty() && !options.untested()) {
+      throw new GateStopped(
+          "This project has no tests, so that nothing would notice a mistake; nothing was written.",
+          "Add --untested to apply it all the same.");
+    }
+  }
+
+  /** All tests as they are now; the last run where nothing changed since. */
+  private TestRun baseline(ProjectTests tests) throws InterruptedException {
+    TestBaseline baseline = TestBaseline.now(project);
+    Optional<TestRun> known = baseline.read();
+    if (known.isPresent()) {
+      return known.get();
+    }
+    progress.doing("running all tests as they are (Ctrl-C stops)");
+    TestRun run = tests.run();
+    baseline.write(run);
+    return run;
+  }
+}
