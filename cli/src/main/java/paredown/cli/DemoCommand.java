@@ -23,10 +23,11 @@ import picocli.CommandLine.Parameters;
 @Command(
     name = "demo",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = {
-      "Lays out a sample project, a tidal ferry line, and walks through the whole loop on it:",
-      "survey, why, preview, apply with all tests, undo. Every command is shown as you would type"
-          + " it."
+      "Walks through the whole loop on a sample project, a tidal ferry line.",
+      "Lays it out, then: survey, why, preview, apply with all tests, undo. Every command is shown as",
+      "you would type it."
     },
     footer = {"", "Example:", "  pare demo", "  pare demo ferry", "", "This runs Maven's tests."})
 final class DemoCommand extends PareCommand {

@@ -14,6 +14,7 @@ import picocli.CommandLine.Parameters;
 @Command(
     name = "extract",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = "Takes members out into something new.",
     footer = {
       "",
@@ -32,6 +33,7 @@ final class ExtractCommand extends PareCommand {
   @Command(
       name = "class",
       mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
       description = {
         "Takes fields of a class, and methods that need only them, into a new class of the same",
         "package, which the old one holds in a field. Methods that others call leave a delegate."

@@ -12,6 +12,7 @@ import picocli.CommandLine.Parameters;
 @Command(
     name = "mend",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = "Shows what a remedy would do; with --apply, does it.",
     footer = {
       "",

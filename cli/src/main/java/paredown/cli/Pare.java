@@ -95,6 +95,8 @@ public final class Pare extends PareCommand {
           .append(" (")
           .append(worst.weight())
           .append("), ")
+          .append(SurveyText.shortType(worst))
+          .append(": ")
           .append(SurveyText.summary(worst))
           .append('\n');
     }

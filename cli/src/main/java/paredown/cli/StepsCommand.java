@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import paredown.journal.Step;
+import paredown.journal.StepState;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
 
@@ -13,6 +14,7 @@ import picocli.CommandLine.Command;
 @Command(
     name = "steps",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = "Lists the steps that were applied, oldest first.",
     footer = {"", "Example:", "  pare steps"})
 final class StepsCommand extends PareCommand {
@@ -37,7 +39,9 @@ final class StepsCommand extends PareCommand {
       text.append(head).append(SurveyText.cut(step.summary(), room)).append('\n');
       text.append("     ").append(step.command()).append('\n');
     }
-    return text.append("Next: pare undo").append(here()).append('\n').toString();
+    boolean kept = steps.stream().anyMatch(step -> step.state() != StepState.UNDONE);
+    String next = kept ? "pare undo" : "pare survey";
+    return text.append("Next: ").append(next).append(here()).append('\n').toString();
   }
 
   private static String when(Step step) {

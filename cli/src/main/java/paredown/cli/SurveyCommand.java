@@ -16,6 +16,7 @@ import picocli.CommandLine.Option;
 @Command(
     name = "survey",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = "Shows the findings in the project's main sources, worst first.",
     footer = {
       "",

@@ -11,6 +11,7 @@ import picocli.CommandLine.Command;
 @Command(
     name = "test",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = "Runs all the project's tests once, the way they are run after a change.",
     footer = {"", "Example:", "  pare test", "", "This runs the project's own build."})
 final class TestCommand extends PareCommand {

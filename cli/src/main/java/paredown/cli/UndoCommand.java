@@ -13,6 +13,7 @@ import picocli.CommandLine.Parameters;
 @Command(
     name = "undo",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = {
       "Takes back the last step, or the last N: every file is as it was before, to the byte.",
       "Refuses where a file was edited since."

@@ -12,6 +12,7 @@ import picocli.CommandLine.Parameters;
 @Command(
     name = "why",
     mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
     description = "Explains one finding: its evidence in the source, and what would cure it.",
     footer = {"", "Example:", "  pare why clump-5e09a1"})
 final class WhyCommand extends PareCommand {

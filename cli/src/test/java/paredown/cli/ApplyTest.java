@@ -118,6 +118,16 @@ class ApplyTest {
   }
 
   @Test
+  void overwritesNothingThatIsEditedWhileItWorks() throws IOException {
+    ferry.tests("echo '// mine' >> src/ferry/Sailing.java");
+    Ran ran = Ran.pare(folder, APPLY).exits(3);
+    assertTrue(
+        ran.err().startsWith("src/ferry/Sailing.java was changed by somebody else"), ran.err());
+    assertEquals(Ferry.SAILING + "// mine\n", ferry.sources().get("src/ferry/Sailing.java"));
+    assertEquals(1, ferry.sources().size());
+  }
+
+  @Test
   void asksForATestCommandWhereThereIsNone() throws IOException {
     Files.delete(folder.resolve("pare.yaml"));
     Ran ran = Ran.pare(folder, APPLY).exits(3);

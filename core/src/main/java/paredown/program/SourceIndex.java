@@ -96,16 +96,6 @@ public final class SourceIndex {
     return List.copyOf(types);
   }
 
-  /** Files that declare a top-level type of another name than their own, which no path finds. */
-  public Set<String> filesWithAuxiliaryTypes() {
-    return types.stream()
-        .filter(type -> type.depth() == 0)
-        .filter(type -> !type.file().endsWith("/" + type.simpleName() + ".java"))
-        .filter(type -> !type.file().equals(type.simpleName() + ".java"))
-        .map(DeclaredType::file)
-        .collect(Collectors.toCollection(TreeSet::new));
-  }
-
   /**
    * The one type that a name means: a canonical name, or any ending of one.
    *

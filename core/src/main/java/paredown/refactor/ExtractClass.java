@@ -80,7 +80,11 @@ public record ExtractClass(String type, List<String> fields, List<String> method
     if (!header.keyword().equals("class")) {
       throw Refused.advising(
           RefusalKind.NOT_A_CLASS,
-          header.name() + " is no class but a " + header.keyword() + ", which cannot be split so.",
+          "%s is no class but %s %s, which cannot be split so."
+              .formatted(
+                  header.name(),
+                  "aei".indexOf(header.keyword().charAt(0)) >= 0 ? "an" : "a",
+                  header.keyword()),
           "",
           header.file());
     }
@@ -98,7 +102,7 @@ public record ExtractClass(String type, List<String> fields, List<String> method
       if (sameFile || index.holds(file, name)) {
         throw Refused.advising(
             RefusalKind.NAME_TAKEN,
-            "The name " + name + " is already used in " + file + ".",
+            "The name " + name + " is already used in this package.",
             "Choose another with --name.",
             file);
       }

@@ -197,6 +197,7 @@ final class ExtractClassPlan {
     List<ChangedFile> files = new ArrayList<>();
     files.add(Rendering.created(newPath, text.pieces(), owner.source(), sources));
     for (Map.Entry<String, List<Replacement>> entry : edits.entrySet()) {
+      requireEditable(entry.getKey());
       List<Replacement> replacements = entry.getValue();
       SourceText before = sources.apply(entry.getKey());
       if (entry.getKey().equals(ownerPath)) {
@@ -216,6 +217,14 @@ final class ExtractClassPlan {
         becameForSelf(members),
         affected,
         report(members, carried));
+  }
+
+  private void requireEditable(String path) {
+    boolean editable =
+        owner.program().sources().file(path).filter(SourceIndex::isEditable).isPresent();
+    if (!editable) {
+      throw Refused.of(RefusalKind.GENERATED, fields.get(0).name(), path + " uses it", path);
+    }
   }
 
   private String summary(ExtractedMembers members) {

@@ -2,7 +2,6 @@ package paredown.refactor;
 
 import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
@@ -211,11 +210,6 @@ final class FieldChecks {
       public Void visitNewClass(NewClassTree tree, Void unused) {
         simple[0] &= isPlatform(owner.trees().element(getCurrentPath()));
         return super.visitNewClass(tree, null);
-      }
-
-      @Override
-      public Void visitLiteral(LiteralTree tree, Void unused) {
-        return null;
       }
     }.scan(initialiser, null);
     return simple[0];

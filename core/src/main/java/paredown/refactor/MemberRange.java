@@ -42,16 +42,8 @@ record MemberRange(int start, int declaration, int declarationEnd, int end) {
       last = token.end();
     }
     int end =
-        source.endsLine(last) && start == source.lineStart(first) ? lineEnd(source, last) : last;
+        source.endsLine(last) && start == source.lineStart(first) ? source.nextLine(last) : last;
     return new MemberRange(start, declaration, declarationEnd, end);
-  }
-
-  private static int lineEnd(SourceText source, int offset) {
-    return source.nextLine(offset);
-  }
-
-  boolean wholeLines(SourceText source) {
-    return start == source.lineStart(start) && end > declarationEnd;
   }
 
   /** Ranges that stand next to each other, with nothing but blank lines between, as one. */

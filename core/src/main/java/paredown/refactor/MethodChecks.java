@@ -5,10 +5,7 @@ import com.sun.source.tree.SynchronizedTree;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import java.util.Set;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
-import javax.lang.model.util.ElementFilter;
 import paredown.program.UseKind;
 
 /** What must hold of methods before they may be moved into the extracted class. */
@@ -83,12 +80,5 @@ final class MethodChecks {
     if (condition) {
       throw Refused.because(kind, OwnerClass.signature(method), place);
     }
-  }
-
-  /** Whether a class inherits a method that no argument tells from another. */
-  static boolean isOfObject(TypeElement object, String name) {
-    return ElementFilter.methodsIn(object.getEnclosedElements()).stream()
-        .map(ExecutableElement::getSimpleName)
-        .anyMatch(each -> each.contentEquals(name));
   }
 }

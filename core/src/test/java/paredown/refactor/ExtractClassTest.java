@@ -23,6 +23,8 @@ import paredown.gate.Gates;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.project.Module;
+import paredown.project.Project;
 
 class ExtractClassTest {
   private static final Path CASES = Path.of("src/test/resources/extract-class");
@@ -96,6 +98,36 @@ class ExtractClassTest {
         assertThrows(
             Refused.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
     assertEquals(RefusalKind.GARBLED, refused.kind());
+  }
+
+  @Test
+  void refusesToChangeWhatTheBuildGenerates() {
+    Fixture fixture =
+        new Fixture(folder)
+            .with("src/ferry/Sailing.java", "package ferry; class Sailing { int a; int b; }")
+            .with(
+                "gen/ferry/Codes.java",
+                "package ferry; class Codes { int c(Sailing s) { return s.a; } }");
+    Project plain = fixture.project();
+    Module module = plain.modules().get(0);
+    Module generating =
+        new Module(
+            module.name(),
+            module.directory(),
+            module.mainRoots(),
+            module.testRoots(),
+            List.of(plain.root().resolve("gen")),
+            module.classPath(),
+            module.release(),
+            module.encoding());
+    Sources sources =
+        new Sources(new Project(plain.root(), plain.tool(), List.of(generating), plain.settings()));
+    ExtractClass operation = new ExtractClass("Sailing", List.of("a"), List.of(), "Part");
+    Refused refused =
+        assertThrows(
+            Refused.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+    assertEquals(RefusalKind.GENERATED, refused.kind());
+    assertEquals(List.of("gen/ferry/Codes.java"), refused.places());
   }
 
   @Test
