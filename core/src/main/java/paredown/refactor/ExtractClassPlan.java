@@ -1,5 +1,7 @@
 package paredown.refactor;
 
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,6 +14,8 @@ import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Rendering;
@@ -19,6 +23,7 @@ import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
+import paredown.program.UseKind;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
 import paredown.text.SourceText;
@@ -121,7 +126,7 @@ final class ExtractClassPlan {
   private Holder holder(List<MemberUse> throughIt) {
     Set<String> files = throughIt.stream().map(MemberUse::file).collect(Collectors.toSet());
     files.add(owner.trees().path());
-    boolean outside = files.size() > 1;
+    boolean outside = files.size() > 1 || !throughIt.stream().allMatch(this::isAskedOfOwnerItself);
     String base = Words.decapitalised(arguments.name());
     List<String> candidates =
         List.of(base, "own" + arguments.name(), base + "Part", "extracted" + arguments.name());
@@ -141,6 +146,31 @@ final class ExtractClassPlan {
             ? arguments.name()
             : owner.packageName() + "." + arguments.name();
     return new Holder(name, arguments.name(), newType, owner.binaryName(), outside);
+  }
+
+  /** A private field is not inherited: a subclass in the same file cannot be asked for it. */
+  private boolean isAskedOfOwnerItself(MemberUse use) {
+    String asked =
+        use.simple()
+            ? owner
+                .program()
+                .uses()
+                .at(use.file(), use.offset(), UseKind.RECEIVER)
+                .map(receiver -> receiver.key())
+                .orElse("")
+            : typeKeyOfQualifier(use);
+    return asked.equals(Symbols.typeKey(owner.binaryName()));
+  }
+
+  private String typeKeyOfQualifier(MemberUse use) {
+    if (!(use.path().getLeaf() instanceof MemberSelectTree select)) {
+      return "";
+    }
+    TypeMirror type =
+        owner.program().trees().getTypeMirror(new TreePath(use.path(), select.getExpression()));
+    return type instanceof DeclaredType declared
+        ? owner.program().symbols().key(declared.asElement())
+        : "";
   }
 
   /** The methods that somebody else could call stay, and forward. */

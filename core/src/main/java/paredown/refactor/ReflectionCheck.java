@@ -55,10 +55,11 @@ final class ReflectionCheck {
     SourceText own = owner.source();
     for (Token token : own.tokens()) {
       if (token.kind() == TokenKind.IDENTIFIER && SHAPES.contains(word(own, token))) {
-        throw Refused.of(
+        throw Refused.advising(
             RefusalKind.REFLECTED,
-            owner.simpleName(),
-            word(own, token) + " looks at all its fields",
+            "The fields of %s cannot be moved: %s looks at all of an object's fields by reflection."
+                .formatted(owner.writtenName(), word(own, token)),
+            "",
             own.place(token.start()));
       }
     }
