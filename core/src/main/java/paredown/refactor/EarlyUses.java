@@ -44,7 +44,7 @@ final class EarlyUses {
 
   void require() {
     requireQuietSuperclass();
-    int made = construction.atDeclaration() ? fields.get(0).range().start() : Integer.MAX_VALUE;
+    int made = construction.atDeclaration() ? lastInitialised() : Integer.MAX_VALUE;
     for (OwnerClass.Field field : owner.fields()) {
       boolean runs = !field.is(Modifier.STATIC) && field.tree().getInitializer() != null;
       if (runs && !fields.contains(field) && field.range().start() < made) {
@@ -58,11 +58,31 @@ final class EarlyUses {
     }
   }
 
+  /** Where the last of the fields has its value; the new object has all of them at the first. */
+  private int lastInitialised() {
+    return fields.stream()
+        .filter(field -> field.tree().getInitializer() != null)
+        .mapToInt(field -> field.range().start())
+        .max()
+        .orElse(fields.get(0).range().start());
+  }
+
+  /** Whether a use stands where its field, and the object that will hold it, are there already. */
+  private boolean isReady(MemberUse use) {
+    boolean declared =
+        fields.stream()
+            .filter(field -> field.key().equals(use.key()))
+            .allMatch(field -> field.range().start() < use.offset());
+    return construction.atDeclaration() && declared && fields.get(0).range().start() < use.offset();
+  }
+
   private void requireQuiet(TreePath code) {
     int start = owner.trees().start(code.getLeaf());
     int end = owner.trees().end(code.getLeaf());
     for (MemberUse use : uses) {
-      if (use.file().equals(owner.trees().path()) && use.offset() >= start && use.offset() < end) {
+      boolean here =
+          use.file().equals(owner.trees().path()) && use.offset() >= start && use.offset() < end;
+      if (here && !isReady(use)) {
         throw early(use.offset());
       }
     }
