@@ -3,8 +3,9 @@ package paredown.cli;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import paredown.UnusableRequest;
 import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
 import paredown.session.Applied;
 import paredown.session.ApplyOptions;
 import paredown.session.Preview;
@@ -53,7 +54,8 @@ abstract class ChangeCommand extends PareCommand {
     Refactoring refactoring = refactoring(session);
     Preview preview = session.preview(refactoring);
     if (keepApi && !preview.change().report().api().isEmpty()) {
-      throw new UnusableRequest(
+      throw Refused.advising(
+          RefusalKind.API_CHANGES,
           "The API would change: " + String.join("; ", preview.change().report().api()) + ".",
           "Choose other members, or leave --keep-api out.");
     }

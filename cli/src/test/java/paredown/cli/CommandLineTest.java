@@ -172,6 +172,18 @@ class CommandLineTest {
   }
 
   @Test
+  void keepsTheApiWhereAsked() throws IOException {
+    ferry.with(
+        "src/ferry/Open.java",
+        "package ferry;\npublic class Open {\n  public int a;\n  int b;\n}\n");
+    String extract = "extract class Open --fields a --name Part";
+    String preview = Ran.pare(folder, extract.split(" ")).exits(0).out();
+    assertTrue(preview.contains("API:          the field Open#a goes"), preview);
+    Ran ran = Ran.pare(folder, (extract + " --keep-api --apply").split(" ")).exits(3);
+    assertTrue(ran.err().startsWith("Refused: The API would change: the field Open#a"), ran.err());
+  }
+
+  @Test
   void showsWhereAnErrorComesFromOnlyWhenAsked() throws Exception {
     Process process =
         Ran.builder(folder, "why", "god-000000", "--trace").redirectErrorStream(true).start();

@@ -31,6 +31,7 @@ public enum RefusalKind {
   THIS_ESCAPES(Mark.NOT_YET, "it hands out its old object"),
   HIDDEN_FROM_OUTSIDE(Mark.NOT_YET, "it needs what only its old class may see"),
   NAME_TAKEN(Mark.UNSAFE, "the name is taken"),
+  API_CHANGES(Mark.UNSAFE, "the public API would change, and was to be kept"),
   DOES_NOT_PARSE(Mark.UNSAFE, "a file that matters does not parse"),
   UNRESOLVED(Mark.UNSAFE, "names that matter cannot be resolved"),
   GARBLED(Mark.UNSAFE, "a file that matters is no text in the project's encoding"),
