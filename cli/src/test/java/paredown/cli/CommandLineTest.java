@@ -73,6 +73,21 @@ class CommandLineTest {
   }
 
   @Test
+  void answersEveryStepOfTheLoopInJson() {
+    String extract = "extract class Sailing --fields departs,arrives --name Passage --format json";
+    JsonNode preview = Ran.pare(folder, extract.split(" ")).exits(0).json();
+    assertEquals("previewed", preview.get("outcome").asText());
+    assertTrue(preview.get("gates").get("passed").asBoolean());
+    String expect = " --expect " + preview.get("change").asText() + " --apply";
+    JsonNode kept = Ran.pare(folder, (extract + expect).split(" ")).exits(0).json();
+    assertEquals("kept", kept.get("outcome").asText());
+    assertEquals(
+        1, Ran.pare(folder, "test", "--format", "json").exits(0).json().get("passed").asInt());
+    JsonNode undone = Ran.pare(folder, "undo", "--format", "json").exits(0).json();
+    assertEquals("1", undone.get("undone").get(0).asText());
+  }
+
+  @Test
   void writesTheAnswerIntoAFileWhereAsked() throws IOException {
     Ran.pare(folder, "survey", "--format", "json", "--out", "findings.json").exits(0);
     assertTrue(Files.readString(folder.resolve("findings.json")).contains("pare-findings/1"));
