@@ -122,7 +122,8 @@ class ApplyTest {
     ferry.tests("echo '// mine' >> src/ferry/Sailing.java");
     Ran ran = Ran.pare(folder, APPLY).exits(3);
     assertTrue(
-        ran.err().startsWith("src/ferry/Sailing.java was changed by somebody else"), ran.err());
+        ran.err().startsWith("Refused: src/ferry/Sailing.java was changed by somebody else"),
+        ran.err());
     assertEquals(Ferry.SAILING + "// mine\n", ferry.sources().get("src/ferry/Sailing.java"));
     assertEquals(1, ferry.sources().size());
   }
