@@ -47,6 +47,14 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
     return parameters.isEmpty();
   }
 
+  /** Where the names stand that the constructors assign to, which become arguments. */
+  Set<Integer> targets(OwnerClass owner) {
+    return builds.stream()
+        .flatMap(build -> build.assignments().stream())
+        .map(each -> owner.trees().nameOffset(each.target().getLeaf()))
+        .collect(Collectors.toSet());
+  }
+
   static Construction of(OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses) {
     return new Search(owner, fields, uses).find();
   }
@@ -103,14 +111,9 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
               .allMatch(
                   use ->
                       use.access() == MemberUses.Access.WRITE
-                          && owner.constructors().stream().anyMatch(c -> holds(c, use)));
+                          && owner.constructors().stream()
+                              .anyMatch(c -> owner.holds(c.range(), use)));
       return only && written[0];
-    }
-
-    private boolean holds(OwnerClass.Method constructor, MemberUse use) {
-      return use.file().equals(owner.trees().path())
-          && constructor.range().declaration() <= use.offset()
-          && use.offset() < constructor.range().declarationEnd();
     }
 
     private Construction inConstructors(Set<OwnerClass.Field> wanted) {
@@ -213,7 +216,9 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
       int start = owner.trees().start(constructor.tree().getBody());
       int end = owner.trees().end(statements.get(last));
       Set<Integer> targets =
-          assigned.stream().map(each -> nameOffset(each.target())).collect(Collectors.toSet());
+          assigned.stream()
+              .map(each -> owner.trees().nameOffset(each.target().getLeaf()))
+              .collect(Collectors.toSet());
       for (MemberUse use : uses) {
         boolean within =
             use.file().equals(owner.trees().path()) && use.offset() >= start && use.offset() < end;
@@ -253,12 +258,6 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
           .map(OwnerClass.Field::name)
           .findFirst()
           .orElse(key);
-    }
-
-    private int nameOffset(TreePath target) {
-      return target.getLeaf() instanceof MemberSelectTree select
-          ? owner.trees().end(select) - select.getIdentifier().length()
-          : owner.trees().start(target.getLeaf());
     }
 
     /** Values that are taken later than they were must be the same then. */

@@ -192,7 +192,7 @@ final class EarlyUses {
         if (!method.element().equals(next)) {
           continue;
         }
-        if (uses.stream().anyMatch(use -> holds(method, use))) {
+        if (uses.stream().anyMatch(use -> owner.holds(method.range(), use))) {
           return true;
         }
         for (OwnerTouches.Touch touch : OwnerTouches.in(owner, method.path())) {
@@ -204,11 +204,5 @@ final class EarlyUses {
       }
     }
     return false;
-  }
-
-  private boolean holds(OwnerClass.Method method, MemberUse use) {
-    return use.file().equals(owner.trees().path())
-        && method.range().declaration() <= use.offset()
-        && use.offset() < method.range().declarationEnd();
   }
 }

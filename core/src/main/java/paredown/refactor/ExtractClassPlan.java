@@ -114,13 +114,8 @@ final class ExtractClassPlan {
 
   /** Whether a use is within a member that leaves. */
   private boolean isCarried(MemberUse use) {
-    return use.file().equals(owner.trees().path())
-        && (fields.stream().anyMatch(field -> covers(field.range(), use.offset()))
-            || methods.stream().anyMatch(method -> covers(method.range(), use.offset())));
-  }
-
-  private static boolean covers(MemberRange range, int offset) {
-    return range.declaration() <= offset && offset < range.declarationEnd();
+    return fields.stream().anyMatch(field -> owner.holds(field.range(), use))
+        || methods.stream().anyMatch(method -> owner.holds(method.range(), use));
   }
 
   private Holder holder(List<MemberUse> throughIt) {
@@ -188,10 +183,7 @@ final class ExtractClassPlan {
 
   private Map<String, FieldAccess> access(
       List<MemberUse> staying, Construction construction, Holder holder) {
-    Set<Integer> targets = new TreeSet<>();
-    for (Construction.Build build : construction.builds()) {
-      build.assignments().forEach(each -> targets.add(UseEdits.nameOffset(owner, each.target())));
-    }
+    Set<Integer> targets = construction.targets(owner);
     AccessorNames names = new AccessorNames(owner, fields, methods, holder);
     Map<String, FieldAccess> access = new LinkedHashMap<>();
     for (OwnerClass.Field field : fields) {

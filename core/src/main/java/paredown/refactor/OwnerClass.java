@@ -176,6 +176,13 @@ final class OwnerClass {
     return initialisers;
   }
 
+  /** Whether a use stands within the declaration of a member. */
+  boolean holds(MemberRange member, MemberUses.MemberUse use) {
+    return use.file().equals(trees.path())
+        && member.declaration() <= use.offset()
+        && use.offset() < member.declarationEnd();
+  }
+
   /**
    * The fields with these names, in the order of the text.
    *

@@ -1,5 +1,6 @@
 package paredown.refactor;
 
+import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.SourcePositions;
 import com.sun.source.util.TreePath;
@@ -45,6 +46,13 @@ final class UnitTrees {
 
   int end(Tree tree) {
     return (int) positions.getEndPosition(unit.tree(), tree);
+  }
+
+  /** Where the name of an identifier or member select stands. */
+  int nameOffset(Tree expression) {
+    return expression instanceof MemberSelectTree select
+        ? end(select) - select.getIdentifier().length()
+        : start(expression);
   }
 
   DeclaredNames names() {

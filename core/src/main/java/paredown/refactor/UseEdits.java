@@ -1,9 +1,6 @@
 package paredown.refactor;
 
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -24,18 +21,8 @@ final class UseEdits {
     this.members = members;
   }
 
-  /** Where the name of an assignment's target stands. */
-  static int nameOffset(OwnerClass owner, TreePath target) {
-    return target.getLeaf() instanceof MemberSelectTree select
-        ? owner.trees().end(select) - select.getIdentifier().length()
-        : owner.trees().start(target.getLeaf());
-  }
-
   void collect(Map<String, List<Replacement>> edits) {
-    Set<Integer> targets = new HashSet<>();
-    for (Construction.Build build : members.construction().builds()) {
-      build.assignments().forEach(each -> targets.add(nameOffset(owner, each.target())));
-    }
+    Set<Integer> targets = members.construction().targets(owner);
     for (MemberUse use : members.staying()) {
       boolean target = isInOwnerFile(use.file()) && targets.contains(use.offset());
       if (!target) {
