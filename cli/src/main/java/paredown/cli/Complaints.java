@@ -28,7 +28,7 @@ final class Complaints implements IExecutionExceptionHandler {
     boolean trace = command != null && command.common().trace();
     Terminal terminal = Terminal.ofProcess();
     int code = code(e);
-    String sentence = code == Exit.OUR_FAULT ? ourFault(e) : e.getMessage();
+    String sentence = sentence(e, code);
     String advice = e instanceof Problem problem ? problem.advice() : "";
     List<String> places = places(e);
     if (json) {
@@ -49,6 +49,14 @@ final class Complaints implements IExecutionExceptionHandler {
       e.printStackTrace(terminal.err());
     }
     return code;
+  }
+
+  private static String sentence(Exception e, int code) {
+    return switch (code) {
+      case Exit.OUR_FAULT -> ourFault(e);
+      case Exit.INTERRUPTED -> "Interrupted.";
+      default -> e.getMessage();
+    };
   }
 
   static ObjectNode json(String kind, String sentence, String advice) {

@@ -3,7 +3,6 @@ package paredown.session;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReference;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestProblem;
@@ -43,13 +42,13 @@ final class Applying {
       ProjectTests tests = new ProjectTests(project);
       TestRun before = baseline(tests);
       requireTests(before, options);
-      AtomicReference<Step> open = new AtomicReference<>();
+      OpenStep open = new OpenStep(journal);
       Thread atExit = new Thread(() -> interrupted(open));
       Runtime.getRuntime().addShutdownHook(atExit);
       try {
         return applyLocked(preview, options, tests, before, open, begin);
       } catch (RuntimeException | InterruptedException e) {
-        putBack(open);
+        open.end();
         throw e;
       } finally {
         forget(atExit);
@@ -70,61 +69,39 @@ final class Applying {
       ApplyOptions options,
       ProjectTests tests,
       TestRun before,
-      AtomicReference<Step> open,
+      OpenStep open,
       long begin)
       throws InterruptedException {
-    Step step = journal.write(preview.change(), preview.command() + " --apply");
-    open.set(step);
+    open.write(preview.change(), preview.command() + " --apply");
     Optional<TestsPass.Outcome> outcome = Optional.empty();
     if (!before.isEmpty()) {
       progress.doing("running all tests (Ctrl-C puts everything back)");
-      outcome = Optional.of(check(tests, before, options, step, open));
+      outcome = Optional.of(check(tests, before, options, open));
     }
     Duration took = Duration.ofNanos(System.nanoTime() - begin);
     if (outcome.isPresent() && !outcome.get().passed()) {
-      open.set(null);
-      return new Applied(step, false, outcome, journal.putBack(step), took);
+      OpenStep.PutBack back = open.putBack();
+      return new Applied(back.step(), false, outcome, back.edited(), took);
     }
-    Step kept = journal.verify(step);
-    open.set(null);
+    Step kept = open.keep();
     outcome.ifPresent(each -> TestBaseline.now(project).write(each.after()));
     return new Applied(kept, true, outcome, List.of(), took);
   }
 
-  private TestsPass.Outcome check(
-      ProjectTests tests,
-      TestRun before,
-      ApplyOptions options,
-      Step step,
-      AtomicReference<Step> open)
+  private static TestsPass.Outcome check(
+      ProjectTests tests, TestRun before, ApplyOptions options, OpenStep open)
       throws InterruptedException {
     try {
       return TestsPass.check(tests, before, options.expectRed());
     } catch (TestProblem problem) {
-      open.set(null);
-      List<String> edited = journal.putBack(step);
       throw new GateStopped(
-          problem.getMessage()
-              + (edited.isEmpty()
-                  ? " Everything was put back."
-                  : " All was put back but " + String.join(", ", edited) + "."),
-          problem.advice());
+          problem.getMessage() + " " + open.putBack().sentence(), problem.advice());
     }
   }
 
-  /** What is done when the program is told to end while a step is open. */
-  private void interrupted(AtomicReference<Step> open) {
-    if (putBack(open)) {
-      progress.said("Interrupted. Everything was put back.");
-    }
-  }
-
-  private boolean putBack(AtomicReference<Step> open) {
-    Step step = open.getAndSet(null);
-    if (step != null) {
-      journal.putBack(step);
-    }
-    return step != null;
+  /** What is done when the program is told to end while a step may be open. */
+  private void interrupted(OpenStep open) {
+    open.end().ifPresent(back -> progress.said("Interrupted. " + back.sentence()));
   }
 
   private static void forget(Thread atExit) {
