@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
@@ -174,14 +175,14 @@ class ApplyTest {
     Ran second = Ran.pare(folder, "undo").exits(3);
     assertTrue(second.err().contains("Another pare is changing this project"), second.err());
     first.destroy();
-    assertTrue(first.waitFor(20, TimeUnit.SECONDS));
+    assertTrue(first.waitFor(60, TimeUnit.SECONDS));
   }
 
   @Test
   void putsEverythingBackWhenItIsInterrupted() throws Exception {
     Process process = applyUntilTheTestsRun();
     process.destroy();
-    assertTrue(process.waitFor(20, TimeUnit.SECONDS));
+    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
     assertEquals(before, ferry.sources());
     String out = Files.readString(folder.resolve("out.txt"));
     assertTrue(out.contains("Interrupted. Everything was put back."), out);
@@ -190,9 +191,10 @@ class ApplyTest {
   @Test
   void reportsAStepThatWasKilledAndPutsItBack() throws Exception {
     Process process = applyUntilTheTestsRun();
-    process.descendants().forEach(ProcessHandle::destroyForcibly);
+    List<ProcessHandle> tests = process.descendants().toList();
     process.destroyForcibly();
-    assertTrue(process.waitFor(20, TimeUnit.SECONDS));
+    tests.forEach(ProcessHandle::destroyForcibly);
+    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
     assertEquals(2, ferry.sources().size());
     Ran survey = Ran.pare(folder, "survey").exits(0);
     assertTrue(survey.err().contains("Step 1"), survey.err());
@@ -204,9 +206,10 @@ class ApplyTest {
   @Test
   void putsAKilledStepBackBeforeItWritesAnother() throws Exception {
     Process process = applyUntilTheTestsRun();
-    process.descendants().forEach(ProcessHandle::destroyForcibly);
+    List<ProcessHandle> tests = process.descendants().toList();
     process.destroyForcibly();
-    assertTrue(process.waitFor(20, TimeUnit.SECONDS));
+    tests.forEach(ProcessHandle::destroyForcibly);
+    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
     ferry.tests("exit 0");
     Ran again = Ran.pare(folder, APPLY).exits(0);
     assertTrue(again.err().contains("Step 1 was put back."), again.err());
