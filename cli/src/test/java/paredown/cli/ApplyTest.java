@@ -169,6 +169,15 @@ class ApplyTest {
     return process;
   }
 
+  /** Kills the program, and only then its tests, whose end it would notice. */
+  private void killWhileTheTestsRun() throws Exception {
+    Process process = applyUntilTheTestsRun();
+    List<ProcessHandle> tests = process.descendants().toList();
+    process.destroyForcibly();
+    tests.forEach(ProcessHandle::destroyForcibly);
+    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
+  }
+
   @Test
   void letsNoSecondWriterInWhileTheTestsRun() throws Exception {
     Process first = applyUntilTheTestsRun();
@@ -190,11 +199,7 @@ class ApplyTest {
 
   @Test
   void reportsAStepThatWasKilledAndPutsItBack() throws Exception {
-    Process process = applyUntilTheTestsRun();
-    List<ProcessHandle> tests = process.descendants().toList();
-    process.destroyForcibly();
-    tests.forEach(ProcessHandle::destroyForcibly);
-    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
+    killWhileTheTestsRun();
     assertEquals(2, ferry.sources().size());
     Ran survey = Ran.pare(folder, "survey").exits(0);
     assertTrue(survey.err().contains("Step 1"), survey.err());
@@ -205,11 +210,7 @@ class ApplyTest {
 
   @Test
   void putsAKilledStepBackBeforeItWritesAnother() throws Exception {
-    Process process = applyUntilTheTestsRun();
-    List<ProcessHandle> tests = process.descendants().toList();
-    process.destroyForcibly();
-    tests.forEach(ProcessHandle::destroyForcibly);
-    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
+    killWhileTheTestsRun();
     ferry.tests("exit 0");
     Ran again = Ran.pare(folder, APPLY).exits(0);
     assertTrue(again.err().contains("Step 1 was put back."), again.err());
