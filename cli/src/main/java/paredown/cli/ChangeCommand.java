@@ -9,6 +9,7 @@ import paredown.refactor.Refused;
 import paredown.session.Applied;
 import paredown.session.ApplyOptions;
 import paredown.session.Preview;
+import paredown.session.PutBack;
 import paredown.session.Session;
 import picocli.CommandLine.Option;
 
@@ -83,11 +84,9 @@ abstract class ChangeCommand extends PareCommand {
     return open();
   }
 
-  private void tell(Session.Recovery recovery) {
-    terminal().err().println("Step " + recovery.step().number() + " was put back.");
-    recovery
-        .edited()
-        .forEach(file -> terminal().err().println("Edited since, left alone: " + file));
+  private void tell(PutBack back) {
+    terminal().err().println("Step " + back.step().number() + " was put back.");
+    back.edited().forEach(file -> terminal().err().println("Edited since, left alone: " + file));
   }
 
   private void show(Preview preview, Refactoring refactoring, boolean json) {

@@ -3,8 +3,8 @@ package paredown.cli;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import paredown.UnusableRequest;
-import paredown.journal.Step;
 import paredown.journal.StepState;
+import paredown.session.PutBack;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
@@ -36,22 +36,38 @@ final class UndoCommand extends PareCommand {
     if (none) {
       throw new UnusableRequest("There is no step to take back.", "pare steps lists them.");
     }
-    List<Step> undone = session.undo(count);
+    List<PutBack> undone = session.undo(count);
     if (json) {
-      ObjectNode answer = Json.answer("pare-undo/1");
-      Json.texts(
-          answer, "undone", undone.stream().map(step -> String.valueOf(step.number())).toList());
-      print(answer);
-      return Exit.DONE;
+      print(json(undone));
+    } else {
+      print(text(undone) + "Next: pare survey" + here() + "\n");
     }
-    StringBuilder text = new StringBuilder();
-    for (Step step : undone) {
-      text.append(
-          "Step %d taken back: %s as before.%n"
-              .formatted(
-                  step.number(), SurveyText.count(step.files().size(), "file is", "files are")));
-    }
-    print(text + "Next: pare survey" + here() + "\n");
     return Exit.DONE;
+  }
+
+  private static ObjectNode json(List<PutBack> undone) {
+    ObjectNode answer = Json.answer("pare-undo/1");
+    Json.texts(
+        answer,
+        "undone",
+        undone.stream().map(back -> String.valueOf(back.step().number())).toList());
+    Json.texts(
+        answer, "leftAlone", undone.stream().flatMap(back -> back.edited().stream()).toList());
+    return answer;
+  }
+
+  private static String text(List<PutBack> undone) {
+    StringBuilder text = new StringBuilder();
+    for (PutBack back : undone) {
+      text.append("Step ").append(back.step().number()).append(" taken back");
+      if (back.edited().isEmpty()) {
+        int files = back.step().files().size();
+        text.append(": %s as before.%n".formatted(SurveyText.count(files, "file is", "files are")));
+      } else {
+        text.append(", but what was edited since:\n");
+        back.edited().forEach(file -> text.append("  ").append(file).append('\n'));
+      }
+    }
+    return text.toString();
   }
 }

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -217,6 +218,29 @@ class ApplyTest {
     assertTrue(again.out().contains("Step 2 kept"), again.out());
     Ran.pare(folder, "undo").exits(0);
     assertEquals(before, ferry.sources());
+  }
+
+  @Test
+  void saysWhichFileOfAKilledStepWasEditedAndStays() throws Exception {
+    killWhileTheTestsRun();
+    String edited = "package ferry; final class Passage { }\n";
+    ferry.with("src/ferry/Passage.java", edited);
+    Ran undo = Ran.pare(folder, "undo").exits(0);
+    assertTrue(undo.out().contains("Step 1 taken back, but what was edited since:"), undo.out());
+    assertTrue(undo.out().contains("  src/ferry/Passage.java\n"), undo.out());
+    Map<String, String> after = new TreeMap<>(before);
+    after.put("src/ferry/Passage.java", edited);
+    assertEquals(after, ferry.sources());
+  }
+
+  @Test
+  void saysWhichFileStaysBeforeItWritesAnother() throws Exception {
+    killWhileTheTestsRun();
+    ferry.with("src/ferry/Passage.java", "package ferry; final class Passage { }\n");
+    Ran again = Ran.pare(folder, APPLY);
+    assertTrue(again.err().contains("Step 1 was put back."), again.err());
+    assertTrue(
+        again.err().contains("Edited since, left alone: src/ferry/Passage.java"), again.err());
   }
 
   @Test

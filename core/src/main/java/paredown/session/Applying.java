@@ -80,7 +80,7 @@ final class Applying {
     }
     Duration took = Duration.ofNanos(System.nanoTime() - begin);
     if (outcome.isPresent() && !outcome.get().passed()) {
-      OpenStep.PutBack back = open.putBack();
+      PutBack back = open.putBack();
       return new Applied(back.step(), false, outcome, back.edited(), took);
     }
     Step kept = open.keep();

@@ -1,6 +1,5 @@
 package paredown.session;
 
-import java.util.List;
 import java.util.Optional;
 import paredown.edit.Change;
 import paredown.journal.Journal;
@@ -69,14 +68,5 @@ final class OpenStep {
       throw new InterruptedException("the program is ending, and has settled the step");
     }
     return step;
-  }
-
-  /** A step that is back, and the files that were edited since, which stayed as they are. */
-  record PutBack(Step step, List<String> edited) {
-    String sentence() {
-      return edited.isEmpty()
-          ? "Everything was put back."
-          : "All was put back but " + String.join(", ", edited) + ".";
-    }
   }
 }

@@ -1,6 +1,7 @@
 package paredown.session;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -182,21 +183,14 @@ public final class Session {
   }
 
   /** Puts back a step that was cut off; empty where there is none. */
-  public Optional<Recovery> recover() {
+  public Optional<PutBack> recover() {
     try (Lock lock = Lock.take(project.root())) {
       return recoverLocked();
     }
   }
 
-  /**
-   * A step that was cut off and put back.
-   *
-   * @param edited files that somebody edited since, which stay as they are
-   */
-  public record Recovery(Step step, List<String> edited) {}
-
-  private Optional<Recovery> recoverLocked() {
-    return journal.open().map(step -> new Recovery(step, journal.putBack(step)));
+  private Optional<PutBack> recoverLocked() {
+    return journal.open().map(step -> new PutBack(step, journal.putBack(step)));
   }
 
   /**
@@ -222,17 +216,17 @@ public final class Session {
    *
    * @return the steps that were taken back
    */
-  public List<Step> undo(int count) {
+  public List<PutBack> undo(int count) {
     try (Lock lock = Lock.take(project.root())) {
-      List<Step> undone = new java.util.ArrayList<>();
-      recoverLocked().map(Recovery::step).ifPresent(undone::add);
+      List<PutBack> undone = new ArrayList<>();
+      recoverLocked().ifPresent(undone::add);
       while (undone.size() < count) {
         Optional<Step> last = journal.last();
         if (last.isEmpty()) {
           break;
         }
         journal.undo(last.get());
-        undone.add(last.get());
+        undone.add(new PutBack(last.get(), List.of()));
       }
       return undone;
     }

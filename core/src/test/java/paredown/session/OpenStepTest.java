@@ -50,7 +50,7 @@ class OpenStepTest {
 
   @Test
   void theEndOfTheProgramWaitsForAPutBackThatHasBegun() throws Exception {
-    FutureTask<Optional<OpenStep.PutBack>> end = new FutureTask<>(open::end);
+    FutureTask<Optional<PutBack>> end = new FutureTask<>(open::end);
     when(journal.putBack(WRITTEN))
         .then(
             call -> {
@@ -66,7 +66,7 @@ class OpenStepTest {
 
   @Test
   void theEndOfTheProgramWaitsForAStepThatIsBeingKept() throws Exception {
-    FutureTask<Optional<OpenStep.PutBack>> end = new FutureTask<>(open::end);
+    FutureTask<Optional<PutBack>> end = new FutureTask<>(open::end);
     when(journal.verify(WRITTEN))
         .then(
             call -> {
@@ -81,7 +81,7 @@ class OpenStepTest {
 
   @Test
   void theEndOfTheProgramPutsBackWhatWasBeingWritten() throws Exception {
-    FutureTask<Optional<OpenStep.PutBack>> end = new FutureTask<>(open::end);
+    FutureTask<Optional<PutBack>> end = new FutureTask<>(open::end);
     when(journal.write(any(), any()))
         .then(
             call -> {
