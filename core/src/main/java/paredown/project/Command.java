@@ -41,8 +41,12 @@ public record Command(List<String> words, Path directory) {
             .redirectErrorStream(true)
             .redirectInput(ProcessBuilder.Redirect.from(nothing()))
             .start();
-    Thread atExit = new Thread(() -> end(process));
-    Runtime.getRuntime().addShutdownHook(atExit);
+    try (AtExit atExit = AtExit.run(() -> end(process))) {
+      return outcome(process, limit);
+    }
+  }
+
+  private static Outcome outcome(Process process, Duration limit) throws InterruptedException {
     try {
       CompletableFuture<String> output =
           CompletableFuture.supplyAsync(() -> text(process.getInputStream()));
@@ -54,16 +58,6 @@ public record Command(List<String> words, Path directory) {
     } catch (InterruptedException e) {
       end(process);
       throw e;
-    } finally {
-      forget(atExit);
-    }
-  }
-
-  private static void forget(Thread atExit) {
-    try {
-      Runtime.getRuntime().removeShutdownHook(atExit);
-    } catch (IllegalStateException alreadyShuttingDown) {
-      // The hook runs now, which ends the command all the same.
     }
   }
 

@@ -11,6 +11,7 @@ import paredown.gate.TestsPass;
 import paredown.journal.Journal;
 import paredown.journal.Lock;
 import paredown.journal.Step;
+import paredown.project.AtExit;
 import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.refactor.RefusalKind;
@@ -43,15 +44,8 @@ final class Applying {
       TestRun before = baseline(tests);
       requireTests(before, options);
       OpenStep open = new OpenStep(journal);
-      Thread atExit = new Thread(() -> interrupted(open));
-      Runtime.getRuntime().addShutdownHook(atExit);
-      try {
+      try (AtExit atExit = AtExit.run(() -> interrupted(open))) {
         return applyLocked(preview, options, tests, before, open, begin);
-      } catch (RuntimeException | InterruptedException e) {
-        open.end();
-        throw e;
-      } finally {
-        forget(atExit);
       }
     }
   }
@@ -72,20 +66,25 @@ final class Applying {
       OpenStep open,
       long begin)
       throws InterruptedException {
-    open.write(preview.change(), preview.command() + " --apply");
-    Optional<TestsPass.Outcome> outcome = Optional.empty();
-    if (!before.isEmpty()) {
-      progress.doing("running all tests (Ctrl-C puts everything back)");
-      outcome = Optional.of(check(tests, before, options, open));
+    try {
+      open.write(preview.change(), preview.command() + " --apply");
+      Optional<TestsPass.Outcome> outcome = Optional.empty();
+      if (!before.isEmpty()) {
+        progress.doing("running all tests (Ctrl-C puts everything back)");
+        outcome = Optional.of(check(tests, before, options, open));
+      }
+      Duration took = Duration.ofNanos(System.nanoTime() - begin);
+      if (outcome.isPresent() && !outcome.get().passed()) {
+        PutBack back = open.putBack();
+        return new Applied(back.step(), false, outcome, back.edited(), took);
+      }
+      Step kept = open.keep();
+      outcome.ifPresent(each -> TestBaseline.now(project).write(each.after()));
+      return new Applied(kept, true, outcome, List.of(), took);
+    } catch (RuntimeException | InterruptedException e) {
+      open.end();
+      throw e;
     }
-    Duration took = Duration.ofNanos(System.nanoTime() - begin);
-    if (outcome.isPresent() && !outcome.get().passed()) {
-      PutBack back = open.putBack();
-      return new Applied(back.step(), false, outcome, back.edited(), took);
-    }
-    Step kept = open.keep();
-    outcome.ifPresent(each -> TestBaseline.now(project).write(each.after()));
-    return new Applied(kept, true, outcome, List.of(), took);
   }
 
   private static TestsPass.Outcome check(
@@ -102,14 +101,6 @@ final class Applying {
   /** What is done when the program is told to end while a step may be open. */
   private void interrupted(OpenStep open) {
     open.end().ifPresent(back -> progress.said("Interrupted. " + back.sentence()));
-  }
-
-  private static void forget(Thread atExit) {
-    try {
-      Runtime.getRuntime().removeShutdownHook(atExit);
-    } catch (IllegalStateException alreadyShuttingDown) {
-      // The hook runs now, and puts back what is open.
-    }
   }
 
   private void requireApplicable(Preview preview, ApplyOptions options) {
