@@ -1,24 +1,16 @@
 package paredown.facts;
 
 import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.CaseTree;
-import com.sun.source.tree.CatchTree;
 import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.ConditionalExpressionTree;
-import com.sun.source.tree.DoWhileLoopTree;
-import com.sun.source.tree.EnhancedForLoopTree;
-import com.sun.source.tree.ForLoopTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.IfTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
-import com.sun.source.tree.WhileLoopTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.LinkedHashSet;
@@ -59,63 +51,17 @@ final class BodyScan extends TreePathScanner<Void, Void> {
     if (tree instanceof StatementTree && !(tree instanceof BlockTree)) {
       statements++;
     }
+    decisions += tree != null && decides(tree) ? 1 : 0;
     return super.scan(tree, unused);
   }
 
-  @Override
-  public Void visitIf(IfTree tree, Void unused) {
-    decisions++;
-    return super.visitIf(tree, null);
-  }
-
-  @Override
-  public Void visitForLoop(ForLoopTree tree, Void unused) {
-    decisions++;
-    return super.visitForLoop(tree, null);
-  }
-
-  @Override
-  public Void visitEnhancedForLoop(EnhancedForLoopTree tree, Void unused) {
-    decisions++;
-    return super.visitEnhancedForLoop(tree, null);
-  }
-
-  @Override
-  public Void visitWhileLoop(WhileLoopTree tree, Void unused) {
-    decisions++;
-    return super.visitWhileLoop(tree, null);
-  }
-
-  @Override
-  public Void visitDoWhileLoop(DoWhileLoopTree tree, Void unused) {
-    decisions++;
-    return super.visitDoWhileLoop(tree, null);
-  }
-
-  @Override
-  public Void visitCase(CaseTree tree, Void unused) {
-    decisions += tree.getExpressions().isEmpty() ? 0 : 1;
-    return super.visitCase(tree, null);
-  }
-
-  @Override
-  public Void visitCatch(CatchTree tree, Void unused) {
-    decisions++;
-    return super.visitCatch(tree, null);
-  }
-
-  @Override
-  public Void visitConditionalExpression(ConditionalExpressionTree tree, Void unused) {
-    decisions++;
-    return super.visitConditionalExpression(tree, null);
-  }
-
-  @Override
-  public Void visitBinary(BinaryTree tree, Void unused) {
-    boolean decides =
-        tree.getKind() == Tree.Kind.CONDITIONAL_AND || tree.getKind() == Tree.Kind.CONDITIONAL_OR;
-    decisions += decides ? 1 : 0;
-    return super.visitBinary(tree, null);
+  private static boolean decides(Tree tree) {
+    return switch (tree.getKind()) {
+      case IF, FOR_LOOP, ENHANCED_FOR_LOOP, WHILE_LOOP, DO_WHILE_LOOP, CATCH -> true;
+      case CONDITIONAL_EXPRESSION, CONDITIONAL_AND, CONDITIONAL_OR -> true;
+      case CASE -> !((CaseTree) tree).getExpressions().isEmpty();
+      default -> false;
+    };
   }
 
   @Override

@@ -75,4 +75,9 @@ public record Cohesion(int methods, int connected) {
   public double value() {
     return pairs() == 0 ? 1 : (double) connected / pairs();
   }
+
+  /** The same in whole percent, rounded down. */
+  public int percent() {
+    return (int) Math.floor(value() * 100);
+  }
 }

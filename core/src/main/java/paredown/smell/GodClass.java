@@ -43,11 +43,10 @@ final class GodClass implements Detector {
     int complexity = Size.weightedMethods(type);
     Set<String> foreign = ForeignData.of(type, types);
     Cohesion cohesion = Cohesion.of(type);
-    int percent = (int) Math.floor(cohesion.value() * 100);
     boolean god =
         complexity >= limits.godComplexity()
             && foreign.size() > limits.godForeign()
-            && percent < limits.godCohesion();
+            && cohesion.percent() < limits.godCohesion();
     return god ? Stream.of(finding(type, complexity, foreign, cohesion, limits)) : Stream.empty();
   }
 
@@ -56,7 +55,6 @@ final class GodClass implements Detector {
     Set<String> others = new TreeSet<>();
     foreign.forEach(field -> others.add(field.substring(0, field.indexOf('#'))));
     List<MemberGroups.Group> groups = MemberGroups.of(type);
-    int percent = (int) Math.floor(cohesion.value() * 100);
     List<Evidence.Figure> figures = new ArrayList<>();
     figures.add(
         new Evidence.Figure(
@@ -81,7 +79,11 @@ final class GodClass implements Detector {
             cohesion.connected(),
             cohesion.pairs() * limits.godCohesion() / 100,
             "%d of %d pairs of its methods have a field in common (%d %%; below %d %% is little)"
-                .formatted(cohesion.connected(), cohesion.pairs(), percent, limits.godCohesion())));
+                .formatted(
+                    cohesion.connected(),
+                    cohesion.pairs(),
+                    cohesion.percent(),
+                    limits.godCohesion())));
     List<Evidence.Group> shown =
         groups.stream().map(g -> new Evidence.Group(g.fields(), g.methods())).toList();
     List<String> members = new ArrayList<>();
