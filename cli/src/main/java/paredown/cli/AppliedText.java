@@ -6,6 +6,7 @@ import paredown.gate.TestResult;
 import paredown.gate.TestRun;
 import paredown.gate.TestsPass;
 import paredown.session.Applied;
+import paredown.text.Counted;
 
 /** What became of a change, as text: the red tests first. */
 final class AppliedText {
@@ -35,7 +36,7 @@ final class AppliedText {
         "%s %s, %d s.%n"
             .formatted(
                 terminal.bold("Step " + applied.step().number() + " kept:"),
-                SurveyText.count(files, "file", "files"),
+                Counted.of(files, "file", "files"),
                 applied.took().toSeconds()));
     text.append("Next: pare survey%s      Take back: pare undo%s%n".formatted(here, here));
     return text.toString();

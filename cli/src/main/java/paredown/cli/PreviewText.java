@@ -8,6 +8,7 @@ import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.gate.Verdict;
 import paredown.session.Preview;
+import paredown.text.Counted;
 
 /**
  * A preview as text: what happens, where, what it costs, what the gates say, and the difference.
@@ -49,7 +50,7 @@ final class PreviewText {
       text.append(
           "  %s  +%-4d -%-4d %s"
               .formatted(
-                  SurveyText.pad(file.path(), width),
+                  Columns.pad(file.path(), width),
                   diff.added(),
                   diff.removed(),
                   file.isNew() ? "new" : "")
@@ -66,7 +67,7 @@ final class PreviewText {
   }
 
   private static void line(String label, List<String> items, String none, StringBuilder text) {
-    text.append(SurveyText.pad(label + ":", 14));
+    text.append(Columns.pad(label + ":", 14));
     text.append(items.isEmpty() ? none : String.join("; ", items)).append('\n');
   }
 
@@ -75,7 +76,7 @@ final class PreviewText {
       text.append("Compiles:     ")
           .append(terminal.green("yes"))
           .append(", ")
-          .append(SurveyText.count(verdict.files(), "file that it", "files that it"))
+          .append(Counted.of(verdict.files(), "file that it", "files that it"))
           .append(" could touch\n");
       text.append("Same meaning: ")
           .append(terminal.green("yes"))

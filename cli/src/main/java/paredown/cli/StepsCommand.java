@@ -36,7 +36,7 @@ final class StepsCommand extends PareCommand {
     for (Step step : steps) {
       String head = "%3d  %-7s  %s  ".formatted(step.number(), state(step), when(step));
       int room = Math.max(40, terminal().width() - head.length());
-      text.append(head).append(SurveyText.cut(step.summary(), room)).append('\n');
+      text.append(head).append(Columns.cut(step.summary(), room)).append('\n');
       text.append("     ").append(step.command()).append('\n');
     }
     boolean kept = steps.stream().anyMatch(step -> step.state() != StepState.UNDONE);

@@ -7,6 +7,7 @@ import paredown.program.CompileError;
 import paredown.session.Survey;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.text.Counted;
 
 /** A survey as text: at most one screen, worst first. */
 final class SurveyText {
@@ -55,9 +56,10 @@ final class SurveyText {
     for (Finding finding : shown) {
       text.append("%3d ".formatted(finding.weight()));
       text.append(terminal.cyan(bar(finding.weight()))).append("  ");
-      text.append(pad(finding.id(), id)).append("  ");
-      text.append(terminal.bold(pad(cut(shortType(finding), type), type))).append("  ");
-      text.append(cut(summary(finding), room).stripTrailing()).append('\n');
+      text.append(Columns.pad(finding.id(), id)).append("  ");
+      text.append(terminal.bold(Columns.pad(Columns.cut(shortType(finding), type), type)))
+          .append("  ");
+      text.append(Columns.cut(summary(finding), room).stripTrailing()).append('\n');
     }
   }
 
@@ -67,9 +69,9 @@ final class SurveyText {
     return "%s: %s, %s in %s, read in %s s."
         .formatted(
             survey.project(),
-            count(facts.types().size(), "type", "types"),
-            count(facts.methods(), "method", "methods"),
-            count(facts.files(), "file", "files"),
+            Counted.of(facts.types().size(), "type", "types"),
+            Counted.of(facts.methods(), "method", "methods"),
+            Counted.of(facts.files(), "file", "files"),
             String.format(Locale.ROOT, "%.1f", survey.millis() / 1000.0));
   }
 
@@ -79,7 +81,7 @@ final class SurveyText {
       CompileError first = survey.missing().orElseThrow();
       text.append(
           "%s cannot be resolved, the first at %s; what rests on them is left out.%n"
-              .formatted(count(unresolved, "name", "names"), first.place()));
+              .formatted(Counted.of(unresolved, "name", "names"), first.place()));
       text.append(
           "Either classes are missing on the class path (class-path: in pare.yaml adds them), or an"
               + " annotation processor writes them.\n");
@@ -94,10 +96,6 @@ final class SurveyText {
 
   private static String first(String message) {
     return message.lines().findFirst().orElse("");
-  }
-
-  static String count(int number, String one, String several) {
-    return String.format(Locale.ROOT, "%,d %s", number, number == 1 ? one : several);
   }
 
   static String shortType(Finding finding) {
@@ -122,8 +120,7 @@ final class SurveyText {
     long classes =
         evidence.foreign().stream().map(f -> f.substring(0, f.indexOf('#'))).distinct().count();
     int groups = evidence.groups().size();
-    String others =
-        "the data of %d other %s".formatted(classes, classes == 1 ? "class" : "classes");
+    String others = "the data of " + Counted.of(classes, "other class", "other classes");
     return groups > 1
         ? "%d groups of members that share nothing; %s".formatted(groups, others)
         : "members with little in common; " + others;
@@ -140,14 +137,6 @@ final class SurveyText {
     int eighths = Math.max(1, weight * BAR * 8 / 100);
     String whole = "█".repeat(eighths / 8);
     String part = eighths % 8 == 0 ? "" : String.valueOf(PARTS.charAt(eighths % 8));
-    return pad(whole + part, BAR);
-  }
-
-  static String pad(String text, int width) {
-    return text.length() >= width ? text : text + " ".repeat(width - text.length());
-  }
-
-  static String cut(String text, int width) {
-    return text.length() <= width ? text : text.substring(0, Math.max(1, width - 1)) + "…";
+    return Columns.pad(whole + part, BAR);
   }
 }

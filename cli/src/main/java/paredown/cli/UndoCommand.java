@@ -6,6 +6,7 @@ import paredown.UnusableRequest;
 import paredown.journal.StepState;
 import paredown.session.PutBack;
 import paredown.session.Session;
+import paredown.text.Counted;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
@@ -62,7 +63,7 @@ final class UndoCommand extends PareCommand {
       text.append("Step ").append(back.step().number()).append(" taken back");
       if (back.edited().isEmpty()) {
         int files = back.step().files().size();
-        text.append(": %s as before.%n".formatted(SurveyText.count(files, "file is", "files are")));
+        text.append(": %s as before.%n".formatted(Counted.of(files, "file is", "files are")));
       } else {
         text.append(", but what was edited since:\n");
         back.edited().forEach(file -> text.append("  ").append(file).append('\n'));

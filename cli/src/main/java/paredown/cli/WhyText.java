@@ -93,7 +93,7 @@ final class WhyText {
     byType.forEach(
         (type, names) ->
             text.append(
-                SurveyText.cut("    " + type + ": " + String.join(", ", names), terminal.width())
+                Columns.cut("    " + type + ": " + String.join(", ", names), terminal.width())
                     + "\n"));
   }
 
@@ -104,7 +104,7 @@ final class WhyText {
             .formatted(
                 number,
                 terminal.bold(
-                    SurveyText.cut(
+                    Columns.cut(
                         String.join(
                             ", ", group.fields().isEmpty() ? group.methods() : group.fields()),
                         terminal.width() - 5))));
@@ -134,8 +134,8 @@ final class WhyText {
       text.append(
           line.formatted(
                   row.line(),
-                  SurveyText.pad(SurveyText.cut(sources.get(i), width), width),
-                  terminal.faint(SurveyText.cut(uses, room)))
+                  Columns.pad(Columns.cut(sources.get(i), width), width),
+                  terminal.faint(Columns.cut(uses, room)))
               .stripTrailing());
       text.append('\n');
     }
@@ -180,8 +180,7 @@ final class WhyText {
 
   private void wrapped(String label, List<String> members, StringBuilder text) {
     if (!members.isEmpty()) {
-      text.append(
-          SurveyText.cut("  " + label + ": " + String.join(", ", members), terminal.width()));
+      text.append(Columns.cut("  " + label + ": " + String.join(", ", members), terminal.width()));
       text.append('\n');
     }
   }

@@ -17,6 +17,7 @@ import paredown.program.Sources;
 import paredown.refactor.ExtractClass;
 import paredown.refactor.Refactoring;
 import paredown.refactor.Refused;
+import paredown.text.Counted;
 
 /**
  * Remedies are the candidates of a finding, planned on the program.
@@ -120,22 +121,18 @@ public record Remedies(List<Remedy> found, List<String> dropped) {
 
   private static List<String> price(Change change) {
     List<String> price = new ArrayList<>();
-    int delegates = change.report().delegates().size();
-    if (delegates > 0) {
-      price.add(delegates == 1 ? "1 delegate" : delegates + " delegates");
-    }
-    int wider = change.report().wider().size();
-    if (wider > 0) {
-      price.add(wider == 1 ? "1 member more visible" : wider + " members more visible");
-    }
-    int api = change.report().api().size();
-    if (api > 0) {
-      price.add(api == 1 ? "1 change of the API" : api + " changes of the API");
-    }
-    long others = change.files().stream().filter(file -> !file.isNew()).count() - 1;
-    if (others > 0) {
-      price.add(others == 1 ? "1 other file changes" : others + " other files change");
-    }
+    Change.Report report = change.report();
+    int others = (int) change.files().stream().filter(file -> !file.isNew()).count() - 1;
+    add(price, report.delegates().size(), "delegate", "delegates");
+    add(price, report.wider().size(), "member more visible", "members more visible");
+    add(price, report.api().size(), "change of the API", "changes of the API");
+    add(price, others, "other file changes", "other files change");
     return price;
+  }
+
+  private static void add(List<String> price, int number, String one, String several) {
+    if (number > 0) {
+      price.add(Counted.of(number, one, several));
+    }
   }
 }

@@ -14,6 +14,7 @@ import paredown.measure.Cohesion;
 import paredown.measure.ForeignData;
 import paredown.measure.MemberGroups;
 import paredown.measure.Size;
+import paredown.text.Counted;
 
 /**
  * A god class is very complex, uses the data of several other classes, and its methods have little
@@ -71,7 +72,7 @@ final class GodClass implements Detector {
             "uses %d fields of %s; more than %d are too many"
                 .formatted(
                     foreign.size(),
-                    count(others.size(), "other class", "other classes"),
+                    Counted.of(others.size(), "other class", "other classes"),
                     limits.godForeign())));
     figures.add(
         new Evidence.Figure(
@@ -120,10 +121,6 @@ final class GodClass implements Detector {
       }
     }
     return rows;
-  }
-
-  static String count(int number, String one, String several) {
-    return number + " " + (number == 1 ? one : several);
   }
 
   /**
