@@ -3,7 +3,6 @@ package paredown.cli;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.session.Applied;
@@ -42,18 +41,17 @@ abstract class ChangeCommand extends PareCommand {
       description = "Tests that may fail, since the change means them to.")
   private List<String> expectRed = new ArrayList<>();
 
-  /** The refactoring that is asked for. */
-  abstract Refactoring refactoring(Session session);
+  /** The change that is asked for. */
+  abstract Preview preview(Session session);
 
   /** The command as it was typed, without its options for applying. */
-  abstract String typed(Refactoring refactoring);
+  abstract String typed(Preview preview);
 
   @Override
   int run() throws InterruptedException {
     boolean json = json();
     Session session = opened();
-    Refactoring refactoring = refactoring(session);
-    Preview preview = session.preview(refactoring);
+    Preview preview = preview(session);
     if (keepApi && !preview.change().report().api().isEmpty()) {
       throw Refused.advising(
           RefusalKind.API_CHANGES,
@@ -61,7 +59,7 @@ abstract class ChangeCommand extends PareCommand {
           "Choose other members, or leave --keep-api out.");
     }
     if (!apply) {
-      show(preview, refactoring, json);
+      show(preview, json);
       return preview.verdict().passed() ? Exit.DONE : Exit.PUT_BACK;
     }
     Applied applied =
@@ -89,12 +87,12 @@ abstract class ChangeCommand extends PareCommand {
     back.edited().forEach(file -> terminal().err().println("Edited since, left alone: " + file));
   }
 
-  private void show(Preview preview, Refactoring refactoring, boolean json) {
+  private void show(Preview preview, boolean json) {
     if (json) {
       print(ChangeJson.of(preview));
       return;
     }
-    String next = typed(refactoring) + here() + " --expect " + preview.change().id() + " --apply";
+    String next = typed(preview) + here() + " --expect " + preview.change().id() + " --apply";
     byte[] answer = new PreviewText(terminal()).of(preview, next);
     quiet();
     System.out.writeBytes(answer);

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import paredown.UnusableRequest;
 import paredown.refactor.ExtractClass;
-import paredown.refactor.Refactoring;
+import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -72,14 +72,14 @@ final class ExtractCommand extends PareCommand {
     private String name;
 
     @Override
-    Refactoring refactoring(Session session) {
+    Preview preview(Session session) {
       List<String> trimmed = fields.stream().map(String::strip).distinct().toList();
-      return new ExtractClass(type, trimmed, selectors(methods), name);
+      return session.preview(new ExtractClass(type, trimmed, selectors(methods), name));
     }
 
     @Override
-    String typed(Refactoring refactoring) {
-      return refactoring.command();
+    String typed(Preview preview) {
+      return preview.command();
     }
 
     /** Commas part selectors, but not within brackets. */

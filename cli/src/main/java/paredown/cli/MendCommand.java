@@ -2,7 +2,7 @@ package paredown.cli;
 
 import java.util.Optional;
 import paredown.refactor.ExtractClass;
-import paredown.refactor.Refactoring;
+import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -28,12 +28,12 @@ final class MendCommand extends ChangeCommand {
   private String name;
 
   @Override
-  Refactoring refactoring(Session session) {
-    return session.remedy(remedy, Optional.ofNullable(name));
+  Preview preview(Session session) {
+    return session.mend(remedy, Optional.ofNullable(name));
   }
 
   @Override
-  String typed(Refactoring refactoring) {
-    return "pare mend " + remedy + " --name " + ((ExtractClass) refactoring).name();
+  String typed(Preview preview) {
+    return "pare mend " + remedy + " --name " + ((ExtractClass) preview.refactoring()).name();
   }
 }

@@ -33,6 +33,39 @@ class ApplyTest {
       END
       """;
 
+  private static final String BERTH =
+      """
+      package ferry;
+
+      class Berth {
+        private int depth;
+        private int length;
+        private int height;
+        private String name;
+        private int number;
+
+        int room() {
+          return depth * length * height;
+        }
+
+        boolean fits(int draught, int metres) {
+          return draught < depth && metres < length;
+        }
+
+        boolean tall(int metres) {
+          return metres > height + depth;
+        }
+
+        boolean wide() {
+          return length > height;
+        }
+
+        String label() {
+          return name + number;
+        }
+      }
+      """;
+
   @TempDir Path folder;
   private Ferry ferry;
   private Map<String, String> before;
@@ -254,40 +287,19 @@ class ApplyTest {
   }
 
   @Test
+  void asksForAnotherRemedyWhereNoneIsMeant() throws IOException {
+    ferry.with("src/ferry/Berth.java", BERTH);
+    String id = Ran.pare(folder, "survey", "--format", "json").json().at("/findings/0/id").asText();
+    Ran mend = Ran.pare(folder, "mend", id + ".zz").exits(2);
+    assertTrue(mend.err().contains("There is no remedy " + id + ".zz."), mend.err());
+    assertTrue(mend.err().contains("pare why " + id + " shows what can be done."), mend.err());
+    Ran taken = Ran.pare(folder, "mend", id, "--name", "Sailing").exits(3);
+    assertTrue(taken.err().contains("The name Sailing is already used"), taken.err());
+  }
+
+  @Test
   void mendsAFindingByTheIdOfItsRemedy() throws IOException {
-    ferry.with(
-        "src/ferry/Berth.java",
-        """
-        package ferry;
-
-        class Berth {
-          private int depth;
-          private int length;
-          private int height;
-          private String name;
-          private int number;
-
-          int room() {
-            return depth * length * height;
-          }
-
-          boolean fits(int draught, int metres) {
-            return draught < depth && metres < length;
-          }
-
-          boolean tall(int metres) {
-            return metres > height + depth;
-          }
-
-          boolean wide() {
-            return length > height;
-          }
-
-          String label() {
-            return name + number;
-          }
-        }
-        """);
+    ferry.with("src/ferry/Berth.java", BERTH);
     before = ferry.sources();
     JsonNode survey = Ran.pare(folder, "survey", "--format", "json").exits(0).json();
     JsonNode finding = survey.get("findings").get(0);

@@ -10,7 +10,6 @@ import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.gate.Gates;
-import paredown.gate.Verdict;
 import paredown.measure.Size;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
@@ -39,7 +38,12 @@ public record Remedies(List<Remedy> found, List<String> dropped) {
     List<String> dropped = new ArrayList<>();
     for (Candidate candidate : candidates) {
       try {
-        found.add(plan(candidate, candidate, facts, sources, index));
+        Remedy remedy = plan(candidate, facts, sources, index);
+        if (remedy.verdict().passed()) {
+          found.add(remedy);
+        } else {
+          dropped.add(remedy.refactoring().command() + " would not keep every name's meaning.");
+        }
       } catch (Refused refused) {
         String places =
             refused.places().isEmpty() ? "" : " (" + String.join(", ", refused.places()) + ")";
@@ -51,21 +55,26 @@ public record Remedies(List<Remedy> found, List<String> dropped) {
     return new Remedies(found, dropped);
   }
 
-  /** A method that cannot come along stays, and so do those that call it. */
+  /**
+   * Plans one candidate. A method that cannot come along stays, and so do those that call it.
+   *
+   * @throws Refused where it cannot be done safely
+   */
+  public static Remedy plan(Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
+    return plan(candidate, candidate, facts, sources, index);
+  }
+
   private static Remedy plan(
       Candidate original, Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
     ExtractClass refactoring = candidate.refactoring();
     try (Refactoring.Planned planned = refactoring.plan(sources, index)) {
-      Verdict verdict = Gates.check(planned.program(), planned.change());
-      if (!verdict.passed()) {
-        throw new UnusableRequest(
-            refactoring.command() + " would not keep every name's meaning.", "");
-      }
+      Change change = planned.change();
       return new Remedy(
           original.id(),
           refactoring,
-          effect(refactoring, planned.change(), facts),
-          planned.change());
+          effect(refactoring, change, facts),
+          change,
+          Gates.check(planned.program(), change));
     } catch (Refused refused) {
       Set<String> staying = callers(refused.subject(), refactoring, facts);
       if (staying.isEmpty()) {

@@ -1,10 +1,16 @@
 package paredown.remedy;
 
 import paredown.edit.Change;
+import paredown.gate.Verdict;
 import paredown.refactor.ExtractClass;
 
-/** A remedy is a candidate that was planned on the program and not refused, with its effect. */
-public record Remedy(String id, ExtractClass refactoring, Effect effect, Change change) {
+/**
+ * A remedy is a candidate that was planned on the program and not refused, with its effect.
+ *
+ * @param verdict what the first two gates say of its change
+ */
+public record Remedy(
+    String id, ExtractClass refactoring, Effect effect, Change change, Verdict verdict) {
 
   /** The part of its id that tells it from the finding's other remedies. */
   public String shortId() {

@@ -127,33 +127,29 @@ public final class Session {
   }
 
   /**
-   * The refactoring that a remedy stands for.
+   * Plans a remedy and lets the first two gates judge it; nothing is written.
    *
-   * @param id a finding's id and the remedy's own two digits
+   * @param id a finding's id and the remedy's own two digits; the finding's id will do where it has
+   *     only one
    * @param name for the new class; empty where the proposed one will do
+   * @throws paredown.refactor.Refused where it cannot be done safely
    */
-  public Refactoring remedy(String id, Optional<String> name) {
-    int dot = id.lastIndexOf('.');
-    Explanation explanation = why(id);
-    List<Remedy> found = explanation.remedies().found();
-    List<Remedy> meant =
-        dot < 0
-            ? found
-            : found.stream().filter(each -> each.shortId().equals(id.substring(dot + 1))).toList();
+  public Preview mend(String id, Optional<String> name) {
+    Survey survey = survey();
+    Finding finding = finding(survey, id);
+    List<Candidate> candidates = survey.candidates().get(finding.id());
+    String digits = id.contains(".") ? id.substring(id.lastIndexOf('.')) : "";
+    List<Candidate> meant =
+        candidates.stream().filter(candidate -> candidate.id().endsWith(digits)).toList();
     if (meant.size() != 1) {
-      List<String> ids = found.stream().map(Remedy::id).toList();
-      String advice =
-          ids.isEmpty()
-              ? "pare why " + explanation.finding().id() + " says why none can be done."
-              : "There is " + String.join(", ", ids) + ".";
       throw new UnusableRequest(
           (meant.isEmpty() ? "There is no remedy " : "Several remedies are meant by ") + id + ".",
-          advice);
+          "pare why " + finding.id() + " shows what can be done.");
     }
-    Remedy remedy = meant.get(0);
-    return name.<Refactoring>map(
-            n -> new Candidate("", remedy.refactoring()).named(n).refactoring())
-        .orElse(remedy.refactoring());
+    Candidate candidate = name.map(meant.get(0)::named).orElse(meant.get(0));
+    progress.doing("planning, and checking that every name still means the same");
+    Remedy remedy = Remedies.plan(candidate, survey.facts(), sources, index());
+    return new Preview(remedy.refactoring(), remedy.change(), remedy.verdict());
   }
 
   /** Plans a refactoring and lets the first two gates judge it; nothing is written. */
@@ -162,7 +158,7 @@ public final class Session {
     try (Refactoring.Planned planned = refactoring.plan(sources, index())) {
       progress.doing("checking that every name still means the same");
       Verdict verdict = Gates.check(planned.program(), planned.change());
-      return new Preview(refactoring.command(), planned.change(), verdict);
+      return new Preview(refactoring, planned.change(), verdict);
     }
   }
 
