@@ -95,9 +95,9 @@ public final class Pare extends PareCommand {
           .append(" (")
           .append(worst.weight())
           .append("), ")
-          .append(SurveyText.shortType(worst))
+          .append(worst.shortType())
           .append(": ")
-          .append(SurveyText.summary(worst))
+          .append(worst.summary())
           .append('\n');
     }
     boolean cutOff = session.unverified().isPresent();

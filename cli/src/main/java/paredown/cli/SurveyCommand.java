@@ -5,10 +5,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import paredown.UnusableRequest;
+import paredown.project.Nearest;
 import paredown.session.Survey;
 import paredown.smell.Finding;
 import paredown.smell.Smell;
+import paredown.text.Listed;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -86,10 +89,10 @@ final class SurveyCommand extends PareCommand {
         return Optional.of(smell);
       }
     }
-    boolean planned = List.of("feature-envy", "divergent-change", "lazy-class").contains(only);
+    List<String> names = Stream.of(Smell.values()).map(Smell::id).toList();
     throw new UnusableRequest(
-        planned ? "Finding " + only + " is not there yet." : "There is no smell " + only + ".",
-        "There is god-class and data-clump.");
+        "There is no smell " + only + ".",
+        Nearest.advice(only, names, "There is " + Listed.of(names) + "."));
   }
 
   private static boolean isIn(String type, String place) {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import paredown.remedy.Candidate;
+import paredown.remedy.Cure;
 import paredown.session.Survey;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
@@ -30,7 +31,8 @@ final class SurveyJson {
         candidates
             .addObject()
             .put("id", candidate.id())
-            .put("command", candidate.refactoring().command());
+            .put("command", candidate.cure().command())
+            .put("there", candidate.cure() instanceof Cure.Extract);
       }
     }
     ArrayNode unparsed = answer.putArray("unparsed");
@@ -50,11 +52,12 @@ final class SurveyJson {
   static void fill(ObjectNode node, Finding finding) {
     node.put("id", finding.id())
         .put("smell", finding.smell().id())
+        .put("form", finding.form().id())
         .put("weight", finding.weight())
         .put("type", finding.type());
     Json.texts(node, "members", finding.members());
     Json.range(node.putArray("places").addObject(), finding.range());
-    node.put("summary", SurveyText.summary(finding));
+    node.put("summary", finding.summary()).put("claim", finding.claim());
     ObjectNode evidence = node.putObject("evidence");
     ArrayNode figures = evidence.putArray("figures");
     for (Evidence.Figure figure : finding.evidence().figures()) {
@@ -65,15 +68,21 @@ final class SurveyJson {
           .put("limit", figure.limit())
           .put("words", figure.words());
     }
+    evidence.put("says", finding.evidence().says());
     ArrayNode groups = evidence.putArray("groups");
     for (Evidence.Group group : finding.evidence().groups()) {
-      ObjectNode each = groups.addObject();
+      ObjectNode each = groups.addObject().put("name", group.name());
       Json.texts(each, "fields", group.fields());
       Json.texts(each, "methods", group.methods());
+      Json.texts(each, "users", group.users());
     }
     ArrayNode rows = evidence.putArray("rows");
     for (Evidence.Row row : finding.evidence().rows()) {
-      ObjectNode each = rows.addObject().put("member", row.member()).put("line", row.line());
+      ObjectNode each =
+          rows.addObject()
+              .put("member", row.member())
+              .put("file", row.file())
+              .put("line", row.line());
       Json.texts(each, "uses", row.uses());
     }
     Json.texts(evidence, "foreign", finding.evidence().foreign());

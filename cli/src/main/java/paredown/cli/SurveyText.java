@@ -5,7 +5,6 @@ import java.util.Locale;
 import paredown.facts.Facts;
 import paredown.program.CompileError;
 import paredown.session.Survey;
-import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.text.Counted;
 
@@ -51,15 +50,15 @@ final class SurveyText {
 
   private void table(List<Finding> shown, StringBuilder text) {
     int id = shown.stream().mapToInt(f -> f.id().length()).max().orElse(0);
-    int type = Math.min(34, shown.stream().mapToInt(f -> shortType(f).length()).max().orElse(0));
+    int type = Math.min(34, shown.stream().mapToInt(f -> f.shortType().length()).max().orElse(0));
     int room = Math.max(20, terminal.width() - (4 + BAR + 2 + id + 2 + type + 2));
     for (Finding finding : shown) {
       text.append("%3d ".formatted(finding.weight()));
       text.append(terminal.cyan(bar(finding.weight()))).append("  ");
       text.append(Columns.pad(finding.id(), id)).append("  ");
-      text.append(terminal.bold(Columns.pad(Columns.cut(shortType(finding), type), type)))
+      text.append(terminal.bold(Columns.pad(Columns.cut(finding.shortType(), type), type)))
           .append("  ");
-      text.append(Columns.cut(summary(finding), room).stripTrailing()).append('\n');
+      text.append(Columns.cut(finding.summary(), room).stripTrailing()).append('\n');
     }
   }
 
@@ -96,41 +95,6 @@ final class SurveyText {
 
   private static String first(String message) {
     return message.lines().findFirst().orElse("");
-  }
-
-  static String shortType(Finding finding) {
-    String[] parts = finding.type().split("\\.");
-    int from = 0;
-    while (from < parts.length - 1 && Character.isLowerCase(parts[from].charAt(0))) {
-      from++;
-    }
-    return String.join(".", List.of(parts).subList(from, parts.length));
-  }
-
-  /** What a finding says in half a line. */
-  static String summary(Finding finding) {
-    return switch (finding.smell()) {
-      case DATA_CLUMP -> list(finding.members()) + " are always used together";
-      case GOD_CLASS -> godSummary(finding);
-    };
-  }
-
-  private static String godSummary(Finding finding) {
-    Evidence evidence = finding.evidence();
-    long classes =
-        evidence.foreign().stream().map(f -> f.substring(0, f.indexOf('#'))).distinct().count();
-    int groups = evidence.groups().size();
-    String others = "the data of " + Counted.of(classes, "other class", "other classes");
-    return groups > 1
-        ? "%d groups of members that share nothing; %s".formatted(groups, others)
-        : "members with little in common; " + others;
-  }
-
-  static String list(List<String> names) {
-    int last = names.size() - 1;
-    return last < 1
-        ? String.join("", names)
-        : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
   }
 
   static String bar(int weight) {

@@ -2,6 +2,8 @@ package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import paredown.remedy.Candidate;
+import paredown.remedy.Cure;
 import paredown.remedy.Effect;
 import paredown.remedy.Remedy;
 import paredown.session.Explanation;
@@ -42,17 +44,32 @@ final class WhyCommand extends PareCommand {
               .put("id", remedy.id())
               .put("command", remedy.refactoring().command())
               .put("change", remedy.change().id());
-      ArrayNode effect = node.putArray("effect");
-      for (Effect.Figure figure : remedy.effect().figures()) {
-        effect
-            .addObject()
-            .put("words", figure.words())
-            .put("before", figure.before())
-            .put("after", figure.after());
-      }
-      Json.texts(node, "price", remedy.effect().price());
+      effect(node, remedy.effect());
+    }
+    ArrayNode byHand = answer.putArray("byHand");
+    for (Candidate candidate : explanation.remedies().byHand()) {
+      Cure.ByHand cure = (Cure.ByHand) candidate.cure();
+      ObjectNode node =
+          byHand
+              .addObject()
+              .put("id", candidate.id())
+              .put("command", cure.command())
+              .put("words", cure.says());
+      effect(node, cure.effect());
     }
     Json.texts(answer, "dropped", explanation.dropped());
     return answer;
+  }
+
+  private static void effect(ObjectNode node, Effect effect) {
+    ArrayNode figures = node.putArray("effect");
+    for (Effect.Figure figure : effect.figures()) {
+      figures
+          .addObject()
+          .put("words", figure.words())
+          .put("before", figure.before())
+          .put("after", figure.after());
+    }
+    Json.texts(node, "price", effect.price());
   }
 }

@@ -6,12 +6,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import paredown.remedy.Candidate;
+import paredown.remedy.Cure;
 import paredown.remedy.Effect;
 import paredown.remedy.Remedy;
 import paredown.session.Explanation;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Smell;
+import paredown.text.Listed;
 
 /** An explanation as text. */
 final class WhyText {
@@ -27,59 +30,43 @@ final class WhyText {
 
   String of(Explanation explanation) {
     Finding finding = explanation.finding();
-    StringBuilder text = new StringBuilder();
-    if (finding.smell() == Smell.DATA_CLUMP) {
-      clump(explanation, text);
-    } else {
-      god(explanation, text);
-    }
-    remedies(explanation, text);
-    return text.toString();
-  }
-
-  private void clump(Explanation explanation, StringBuilder text) {
-    Finding finding = explanation.finding();
-    text.append(
-        terminal.bold(
-            "%s of %s are one thing without a name."
-                .formatted(SurveyText.list(finding.members()), SurveyText.shortType(finding))));
-    text.append("\nEvery method that uses one of them uses another:\n");
-    text.append("  ").append(finding.range().file()).append('\n');
-    rows(explanation, finding.evidence().rows(), text);
-    finding
-        .evidence()
-        .figures()
-        .forEach(figure -> text.append("  ").append(figure.words()).append('\n'));
-  }
-
-  private void god(Explanation explanation, StringBuilder text) {
-    Finding finding = explanation.finding();
     Evidence evidence = finding.evidence();
-    text.append(
-        terminal.bold(
-            SurveyText.shortType(finding)
-                + " does too many things, and knows too much of other classes."));
-    text.append("\n  ")
-        .append(finding.range().file())
-        .append(':')
-        .append(finding.range().line())
-        .append('\n');
+    StringBuilder text = new StringBuilder(terminal.bold(finding.claim())).append('\n');
+    text.append("  %s:%d%n".formatted(finding.range().file(), finding.range().line()));
     for (Evidence.Figure figure : evidence.figures()) {
       text.append("  ").append(figure.words()).append('\n');
       if (figure.name().equals("foreignFields")) {
         foreign(evidence.foreign(), text);
       }
     }
-    List<Evidence.Group> groups = evidence.groups();
-    text.append(
-        groups.size() > 1
-            ? "Its members fall into %d groups that share nothing:\n".formatted(groups.size())
-            : "Its members hang together in one part, so that no cut between them is plain.\n");
-    if (groups.size() > 1) {
-      for (int i = 0; i < groups.size(); i++) {
-        group(explanation, i + 1, groups.get(i), text);
-      }
+    if (!evidence.says().isEmpty()) {
+      text.append(evidence.says()).append('\n');
     }
+    if (finding.smell() == Smell.GOD_CLASS || !evidence.groups().isEmpty()) {
+      for (int i = 0; i < evidence.groups().size(); i++) {
+        group(explanation, i + 1, evidence.groups().get(i), text);
+      }
+    } else {
+      byFile(explanation, text);
+    }
+    remedies(explanation, text);
+    return text.toString();
+  }
+
+  private void byFile(Explanation explanation, StringBuilder text) {
+    Finding finding = explanation.finding();
+    Map<String, List<Evidence.Row>> files = new LinkedHashMap<>();
+    finding
+        .evidence()
+        .rows()
+        .forEach(row -> files.computeIfAbsent(row.file(), f -> new ArrayList<>()).add(row));
+    files.forEach(
+        (file, rows) -> {
+          if (files.size() > 1 || !file.equals(finding.range().file())) {
+            text.append("  ").append(file).append('\n');
+          }
+          rows(explanation, rows, text);
+        });
   }
 
   private void foreign(List<String> fields, StringBuilder text) {
@@ -99,15 +86,11 @@ final class WhyText {
 
   private void group(
       Explanation explanation, int number, Evidence.Group group, StringBuilder text) {
+    String fields = String.join(", ", group.fields());
+    String name = group.name().isEmpty() ? "" : group.name() + (fields.isEmpty() ? "" : ": ");
     text.append(
         "  %d  %s%n"
-            .formatted(
-                number,
-                terminal.bold(
-                    Columns.cut(
-                        String.join(
-                            ", ", group.fields().isEmpty() ? group.methods() : group.fields()),
-                        terminal.width() - 5))));
+            .formatted(number, terminal.bold(Columns.cut(name + fields, terminal.width() - 5))));
     List<Evidence.Row> rows =
         explanation.finding().evidence().rows().stream()
             .filter(row -> group.methods().contains(row.member()))
@@ -116,11 +99,20 @@ final class WhyText {
     if (rows.size() > GROUP_ROWS) {
       text.append("       and %d more\n".formatted(rows.size() - GROUP_ROWS));
     }
+    if (!group.users().isEmpty()) {
+      List<String> users =
+          group.users().stream()
+              .map(user -> user.contains("/") ? user : Finding.shortName(user))
+              .toList();
+      text.append(Columns.cut("     with " + Listed.of(users), terminal.width())).append('\n');
+    }
   }
 
   private void rows(Explanation explanation, List<Evidence.Row> rows, StringBuilder text) {
     List<String> sources =
-        rows.stream().map(row -> source(row, explanation.lines().get(row.line()))).toList();
+        rows.stream()
+            .map(row -> source(row, explanation.lines().get(row.file() + ":" + row.line())))
+            .toList();
     int digits = rows.stream().mapToInt(row -> String.valueOf(row.line()).length()).max().orElse(1);
     int width =
         Math.min(
@@ -143,6 +135,9 @@ final class WhyText {
 
   /** A member as it stands in its line; by its name where an annotation stands there. */
   private static String source(Evidence.Row row, String line) {
+    if (row.member().isEmpty()) {
+      return "  " + line;
+    }
     String name = row.member().replaceAll("\\(.*", "");
     boolean there = line != null && line.matches(".*\\b" + Pattern.quote(name) + "\\b.*");
     return there ? line.replaceAll("\\s*\\{$", "") : row.member();
@@ -159,10 +154,16 @@ final class WhyText {
                   terminal.bold("Remedy " + remedy.shortId() + ":"), remedy.refactoring().name()));
       wrapped("fields", remedy.refactoring().fields(), text);
       wrapped("methods", remedy.refactoring().methods(), text);
-      text.append("  %s: %s%n".formatted(SurveyText.shortType(finding), effect(remedy.effect())));
-      List<String> price = remedy.effect().price();
-      text.append("  price: ").append(price.isEmpty() ? "none" : String.join(", ", price));
-      text.append('\n');
+      text.append("  %s: %s%n".formatted(finding.shortType(), effect(remedy.effect())));
+      price(remedy.effect(), text);
+    }
+    for (Candidate candidate : explanation.remedies().byHand()) {
+      Cure.ByHand cure = (Cure.ByHand) candidate.cure();
+      text.append(
+          "%n%s %s (by hand; pare cannot do it yet)%n"
+              .formatted(terminal.bold("Remedy " + candidate.shortId() + ":"), cure.says()));
+      text.append("  ").append(effect(cure.effect())).append('\n');
+      price(cure.effect(), text);
     }
     List<String> dropped = explanation.dropped();
     if (!dropped.isEmpty()) {
@@ -171,11 +172,17 @@ final class WhyText {
               .formatted(dropped.size() == 1 ? "1 remedy is" : dropped.size() + " remedies are"));
       dropped.forEach(reason -> text.append("  ").append(reason).append('\n'));
     }
-    if (found.isEmpty() && dropped.isEmpty()) {
+    if (found.isEmpty() && dropped.isEmpty() && explanation.remedies().byHand().isEmpty()) {
       text.append("\nNo remedy is known for it yet.\n");
     }
     String next = found.isEmpty() ? "pare survey" + here : "pare mend " + found.get(0).id() + here;
     text.append("\nNext: ").append(next).append('\n');
+  }
+
+  private static void price(Effect effect, StringBuilder text) {
+    List<String> price = effect.price();
+    text.append("  price: ").append(price.isEmpty() ? "none" : String.join(", ", price));
+    text.append('\n');
   }
 
   private void wrapped(String label, List<String> members, StringBuilder text) {

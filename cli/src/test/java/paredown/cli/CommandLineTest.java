@@ -51,8 +51,6 @@ class CommandLineTest {
     assertTrue(Ran.pare(folder, "extract", "method", "x").exits(2).err().contains("not there yet"));
     assertTrue(
         Ran.pare(folder, "survey", "--format", "sarif").exits(2).err().contains("not there yet"));
-    assertTrue(
-        Ran.pare(folder, "survey", "--only", "lazy-class").exits(2).err().contains("not there"));
   }
 
   @Test

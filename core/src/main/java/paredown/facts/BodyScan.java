@@ -1,58 +1,145 @@
 package paredown.facts;
 
 import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.BreakTree;
 import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompoundAssignmentTree;
+import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.ContinueTree;
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.IfTree;
+import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.tree.WhileLoopTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
-import java.util.LinkedHashSet;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import paredown.facts.Access.Root;
 import paredown.facts.MethodFact.MemberUse;
-import paredown.program.Program;
+import paredown.program.Unit;
 
-/** Reads one method's body: its decisions, its statements and the members that it uses. */
+/** Reads one method's body, or what initialises a type. */
 final class BodyScan extends TreePathScanner<Void, Void> {
-  private final Program program;
-  private final Set<MemberUse> uses = new LinkedHashSet<>();
+  private final DeclaredTypes own;
+  private final Unit unit;
+  private final Set<String> mentions;
+  private final List<Access> accesses = new ArrayList<>();
+  private final List<LocalUse> locals = new ArrayList<>();
+  private final Map<Element, Integer> variables = new HashMap<>();
+  private final List<OpenSpan> spans = new ArrayList<>();
+  private final Deque<OpenSpan> open = new ArrayDeque<>();
+  private final List<Question> questions = new ArrayList<>();
   private int decisions;
   private int statements;
 
-  BodyScan(Program program) {
-    this.program = program;
+  /**
+   * @param mentions takes the names of the project's types that are named
+   */
+  BodyScan(DeclaredTypes own, Unit unit, Set<String> mentions) {
+    this.own = own;
+    this.unit = unit;
+    this.mentions = mentions;
   }
 
-  /** McCabe, "A complexity measure", 1976: the decisions and one. */
-  int branches() {
-    return decisions + 1;
+  /** A statement that is being read. */
+  private static final class OpenSpan {
+    private final Tree tree;
+    private final int depth;
+    private boolean jumps;
+
+    OpenSpan(Tree tree, int depth) {
+      this.tree = tree;
+      this.depth = depth;
+    }
+
+    boolean isLoopOrSwitch() {
+      return switch (tree.getKind()) {
+        case FOR_LOOP, ENHANCED_FOR_LOOP, WHILE_LOOP, DO_WHILE_LOOP, SWITCH -> true;
+        default -> false;
+      };
+    }
   }
 
-  int statements() {
-    return statements;
+  /** What was read. */
+  Body body(long shape) {
+    return Body.of(
+        decisions + 1,
+        statements,
+        accesses,
+        locals,
+        spans.stream().map(this::closed).toList(),
+        questions,
+        shape);
   }
 
-  Set<MemberUse> uses() {
-    return uses;
+  private Span closed(OpenSpan span) {
+    int start = own.start(unit, span.tree);
+    int end = Math.max(start, own.end(unit, span.tree));
+    int line = unit.source().line(start);
+    String before = line > 1 ? unit.source().lineText(line - 1).strip() : "";
+    String comment = before.startsWith("//") ? before.substring(2).strip() : "";
+    return new Span(
+        start,
+        end,
+        line,
+        unit.source().line(Math.max(start, end - 1)),
+        span.depth,
+        span.jumps,
+        comment,
+        before.isEmpty() || before.startsWith("//") || before.endsWith("*/"));
   }
 
   @Override
   public Void scan(Tree tree, Void unused) {
-    if (tree instanceof StatementTree && !(tree instanceof BlockTree)) {
+    boolean statement =
+        tree instanceof StatementTree && !(tree instanceof BlockTree) && !isDeclaredElsewhere(tree);
+    if (statement) {
       statements++;
     }
     decisions += tree != null && decides(tree) ? 1 : 0;
+    if (statement && standsAlone(tree)) {
+      OpenSpan span = new OpenSpan(tree, open.size());
+      spans.add(span);
+      open.push(span);
+      super.scan(tree, null);
+      open.pop();
+      return null;
+    }
     return super.scan(tree, unused);
+  }
+
+  /** Parameters, fields and what a loop or a catch declares are no statements of their own. */
+  private boolean isDeclaredElsewhere(Tree tree) {
+    return tree instanceof VariableTree && !standsAlone(tree);
+  }
+
+  private boolean standsAlone(Tree tree) {
+    Tree parent = getCurrentPath().getLeaf();
+    return parent instanceof BlockTree && !(tree instanceof ClassTree);
   }
 
   private static boolean decides(Tree tree) {
@@ -65,9 +152,107 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   }
 
   @Override
+  public Void visitReturn(ReturnTree tree, Void unused) {
+    open.forEach(span -> span.jumps = true);
+    return super.visitReturn(tree, null);
+  }
+
+  @Override
+  public Void visitBreak(BreakTree tree, Void unused) {
+    leave(tree.getLabel() != null);
+    return super.visitBreak(tree, null);
+  }
+
+  @Override
+  public Void visitContinue(ContinueTree tree, Void unused) {
+    leave(tree.getLabel() != null);
+    return super.visitContinue(tree, null);
+  }
+
+  private void leave(boolean labelled) {
+    for (OpenSpan span : open) {
+      if (span.isLoopOrSwitch() && !labelled) {
+        break;
+      }
+      span.jumps = true;
+    }
+  }
+
+  @Override
+  public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
+    return apart(() -> super.visitLambdaExpression(tree, null));
+  }
+
+  @Override
+  public Void visitClass(ClassTree tree, Void unused) {
+    return apart(() -> super.visitClass(tree, null));
+  }
+
+  /** What stands in a lambda or a class does not leave the statement around it. */
+  private Void apart(Runnable visit) {
+    List<OpenSpan> around = new ArrayList<>(open);
+    List<Boolean> jumped = around.stream().map(span -> span.jumps).toList();
+    visit.run();
+    for (int i = 0; i < around.size(); i++) {
+      around.get(i).jumps = jumped.get(i);
+    }
+    return null;
+  }
+
+  @Override
+  public Void visitIf(IfTree tree, Void unused) {
+    ask(new TreePath(getCurrentPath(), tree.getCondition()));
+    return super.visitIf(tree, null);
+  }
+
+  @Override
+  public Void visitWhileLoop(WhileLoopTree tree, Void unused) {
+    ask(new TreePath(getCurrentPath(), tree.getCondition()));
+    return super.visitWhileLoop(tree, null);
+  }
+
+  @Override
+  public Void visitConditionalExpression(ConditionalExpressionTree tree, Void unused) {
+    ask(new TreePath(getCurrentPath(), tree.getCondition()));
+    return super.visitConditionalExpression(tree, null);
+  }
+
+  /** Takes down the largest parts of a condition that ask one object only. */
+  private void ask(TreePath path) {
+    Tree tree = path.getLeaf();
+    if (tree instanceof ParenthesizedTree within) {
+      ask(new TreePath(path, within.getExpression()));
+      return;
+    }
+    if (tree.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
+      ask(new TreePath(path, ((UnaryTree) tree).getExpression()));
+      return;
+    }
+    AskedObject asked = new AskedObject(own);
+    asked.scan(path, null);
+    if (asked.isOne()) {
+      questions.add(asked.question((ExpressionTree) tree, line(tree)));
+    } else if (tree instanceof BinaryTree both
+        && (tree.getKind() == Tree.Kind.CONDITIONAL_AND
+            || tree.getKind() == Tree.Kind.CONDITIONAL_OR)) {
+      ask(new TreePath(path, both.getLeftOperand()));
+      ask(new TreePath(path, both.getRightOperand()));
+    }
+  }
+
+  @Override
+  public Void visitVariable(VariableTree tree, Void unused) {
+    Element element = own.element(getCurrentPath());
+    if (element != null && isLocal(element)) {
+      local(element, LocalUse.Kind.DECLARE, own.start(unit, tree));
+    }
+    return super.visitVariable(tree, null);
+  }
+
+  @Override
   public Void visitIdentifier(IdentifierTree tree, Void unused) {
     use(getCurrentPath());
-    return super.visitIdentifier(tree, null);
+    return null;
   }
 
   @Override
@@ -84,46 +269,93 @@ final class BodyScan extends TreePathScanner<Void, Void> {
 
   @Override
   public Void visitNewClass(NewClassTree tree, Void unused) {
-    if (program.trees().getElement(getCurrentPath()) instanceof ExecutableElement constructor
-        && constructor.getEnclosingElement() instanceof TypeElement type) {
-      uses.add(
-          new MemberUse(
-              MemberUse.Kind.CREATE,
-              type.getQualifiedName().toString(),
-              FactsDrawer.signature(constructor)));
+    if (own.element(getCurrentPath()) instanceof ExecutableElement constructor
+        && own.holds(constructor.getEnclosingElement())) {
+      String type = own.name((TypeElement) constructor.getEnclosingElement());
+      mentions.add(type);
+      access(MemberUse.Kind.CREATE, type, own.signature(constructor), Root.CLASS, tree);
     }
     return super.visitNewClass(tree, null);
   }
 
   private void use(TreePath path) {
-    Element element = program.trees().getElement(path);
-    if (element == null || !(element.getEnclosingElement() instanceof TypeElement type)) {
+    Element element = own.element(path);
+    if (element == null) {
       return;
     }
-    String owner = type.getQualifiedName().toString();
-    String name = element.getSimpleName().toString();
-    if (element.getKind() == ElementKind.FIELD && !name.equals("this") && !name.equals("super")) {
-      access(path, owner, name);
-    } else if (element.getKind() == ElementKind.METHOD) {
-      uses.add(
-          new MemberUse(
-              MemberUse.Kind.CALL, owner, FactsDrawer.signature((ExecutableElement) element)));
+    if (isLocal(element)) {
+      if (changes(path)) {
+        local(element, LocalUse.Kind.WRITE, own.start(unit, path.getLeaf()));
+      }
+      if (reads(path)) {
+        local(element, LocalUse.Kind.READ, own.start(unit, path.getLeaf()));
+      }
+    } else if (element instanceof TypeElement type) {
+      if (own.holds(type)) {
+        mentions.add(own.name(type));
+      }
+    } else if (own.holds(element.getEnclosingElement())) {
+      member(path, element, own.name((TypeElement) element.getEnclosingElement()));
     }
   }
 
-  private void access(TreePath path, String owner, String name) {
+  private void member(TreePath path, Element element, String owner) {
+    Tree leaf = path.getLeaf();
+    Root root = element.getModifiers().contains(Modifier.STATIC) ? Root.CLASS : own.root(path);
+    if (element.getKind() == ElementKind.METHOD) {
+      access(MemberUse.Kind.CALL, owner, own.signature((ExecutableElement) element), root, leaf);
+    } else if (element.getKind() == ElementKind.FIELD || isConstantOfEnum(element)) {
+      String name = element.getSimpleName().toString();
+      if (!name.equals("this") && !name.equals("super")) {
+        if (changes(path)) {
+          access(MemberUse.Kind.WRITE, owner, name, root, leaf);
+        }
+        if (reads(path)) {
+          access(MemberUse.Kind.READ, owner, name, root, leaf);
+        }
+      }
+    }
+    mentions.add(owner);
+  }
+
+  private static boolean isConstantOfEnum(Element element) {
+    return element.getKind() == ElementKind.ENUM_CONSTANT;
+  }
+
+  private void access(MemberUse.Kind kind, String owner, String member, Root root, Tree tree) {
+    int offset = Math.max(0, own.end(unit, tree) - 1);
+    accesses.add(
+        new Access(new MemberUse(kind, owner, member), root, unit.source().line(offset), offset));
+  }
+
+  private void local(Element element, LocalUse.Kind kind, int offset) {
+    Integer number = variables.computeIfAbsent(element, each -> variables.size());
+    locals.add(new LocalUse(number, element.getSimpleName().toString(), kind, offset));
+  }
+
+  private int line(Tree tree) {
+    return unit.source().line(Math.max(0, own.start(unit, tree)));
+  }
+
+  static boolean isLocal(Element element) {
+    return switch (element.getKind()) {
+      case LOCAL_VARIABLE, PARAMETER, EXCEPTION_PARAMETER, RESOURCE_VARIABLE, BINDING_VARIABLE ->
+          true;
+      default -> false;
+    };
+  }
+
+  private static boolean changes(TreePath path) {
     Tree parent = path.getParentPath().getLeaf();
-    boolean assigned =
-        parent instanceof AssignmentTree assignment && assignment.getVariable() == path.getLeaf();
-    boolean updated =
-        parent instanceof CompoundAssignmentTree update && update.getVariable() == path.getLeaf()
-            || parent instanceof UnaryTree unary && changes(unary);
-    if (assigned || updated) {
-      uses.add(new MemberUse(MemberUse.Kind.WRITE, owner, name));
-    }
-    if (!assigned) {
-      uses.add(new MemberUse(MemberUse.Kind.READ, owner, name));
-    }
+    Tree leaf = path.getLeaf();
+    return parent instanceof AssignmentTree assignment && assignment.getVariable() == leaf
+        || parent instanceof CompoundAssignmentTree update && update.getVariable() == leaf
+        || parent instanceof UnaryTree unary && changes(unary);
+  }
+
+  private static boolean reads(TreePath path) {
+    return !(path.getParentPath().getLeaf() instanceof AssignmentTree assignment
+        && assignment.getVariable() == path.getLeaf());
   }
 
   private static boolean changes(UnaryTree tree) {
@@ -131,5 +363,73 @@ final class BodyScan extends TreePathScanner<Void, Void> {
       case PREFIX_INCREMENT, PREFIX_DECREMENT, POSTFIX_INCREMENT, POSTFIX_DECREMENT -> true;
       default -> false;
     };
+  }
+
+  /** Finds the one object that a condition asks, if it asks one only. */
+  private static final class AskedObject extends TreePathScanner<Void, Void> {
+    private final DeclaredTypes own;
+    private final Set<String> members = new TreeSet<>();
+    private final Set<String> roots = new TreeSet<>();
+    private String type = "";
+    private boolean mixed;
+
+    AskedObject(DeclaredTypes own) {
+      this.own = own;
+    }
+
+    boolean isOne() {
+      return !mixed && roots.size() == 1 && !members.isEmpty();
+    }
+
+    Question question(ExpressionTree tree, int line) {
+      String root = roots.iterator().next();
+      String text = tree.toString().replaceAll("(?<![.\\w])" + root + "\\b", "it");
+      return new Question(type, text, members, line);
+    }
+
+    @Override
+    public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
+      mixed = true;
+      return null;
+    }
+
+    @Override
+    public Void visitIdentifier(IdentifierTree tree, Void unused) {
+      Element element = own.element(getCurrentPath());
+      boolean constant =
+          element == null
+              || element instanceof TypeElement
+              || element.getModifiers().contains(Modifier.STATIC);
+      boolean asked =
+          getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree
+              && element != null
+              && (isLocal(element) || element.getKind() == ElementKind.FIELD)
+              && !tree.getName().contentEquals("this");
+      mixed |= !constant && !asked;
+      if (asked && !constant) {
+        roots.add(tree.getName().toString());
+      }
+      return null;
+    }
+
+    @Override
+    public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
+      Element element = own.element(getCurrentPath());
+      if (element != null
+          && tree.getExpression() instanceof IdentifierTree
+          && !element.getModifiers().contains(Modifier.STATIC)
+          && !(element instanceof TypeElement)) {
+        if (own.holds(element.getEnclosingElement())) {
+          type = own.name((TypeElement) element.getEnclosingElement());
+          members.add(
+              element instanceof ExecutableElement method
+                  ? own.signature(method)
+                  : element.getSimpleName().toString());
+        } else {
+          mixed = true;
+        }
+      }
+      return super.visitMemberSelect(tree, null);
+    }
   }
 }

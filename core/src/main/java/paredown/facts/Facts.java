@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import paredown.program.CompileError;
 
 /**
@@ -13,12 +14,24 @@ import paredown.program.CompileError;
  * @param files how many files were read
  * @param unresolved how many names the compiler could not resolve
  * @param unparsed the errors of files that are no Java
+ * @param testWords the identifiers of the test sources, where these were not read themselves
  */
-public record Facts(List<TypeFact> types, int files, int unresolved, List<CompileError> unparsed) {
+public record Facts(
+    List<TypeFact> types,
+    int files,
+    int unresolved,
+    List<CompileError> unparsed,
+    Set<String> testWords) {
 
   public Facts {
+    testWords = Set.copyOf(testWords);
     types = List.copyOf(types);
     unparsed = List.copyOf(unparsed);
+  }
+
+  /** The same facts, beside tests that hold these identifiers. */
+  public Facts beside(Set<String> words) {
+    return new Facts(types, files, unresolved, unparsed, words);
   }
 
   public int methods() {

@@ -1,45 +1,60 @@
 package paredown.facts;
 
+import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ModifiersTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
+import com.sun.source.util.TreeScanner;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.util.ElementFilter;
+import paredown.facts.MethodFact.MemberUse;
+import paredown.facts.MethodFact.Parameter;
 import paredown.program.CompileError;
 import paredown.program.Program;
 import paredown.program.Unit;
+import paredown.text.Lexer;
 import paredown.text.SourceText;
+import paredown.text.Token;
 
 /** Draws facts from an attributed program. */
-public final class FactsDrawer extends TreePathScanner<Void, Void> {
+public final class FactsDrawer {
+  /** Bodies of fewer statements look alike without meaning anything by it. */
+  private static final int SHAPED = 3;
+
   private final Program program;
+  private final DeclaredTypes own;
   private final Set<String> faulty;
   private final List<TypeFact> types = new ArrayList<>();
   private Unit unit;
 
   private FactsDrawer(Program program) {
     this.program = program;
+    this.own = new DeclaredTypes(program);
     this.faulty = program.errors().stream().map(CompileError::file).collect(Collectors.toSet());
   }
 
@@ -47,76 +62,94 @@ public final class FactsDrawer extends TreePathScanner<Void, Void> {
     FactsDrawer drawer = new FactsDrawer(program);
     for (Unit unit : program.units()) {
       drawer.unit = unit;
-      drawer.scan(unit.tree(), null);
+      TreePath path = new TreePath(unit.tree());
+      unit.tree().getTypeDecls().forEach(type -> drawer.draw(new TreePath(path, type), ""));
     }
     List<CompileError> errors = program.errors();
     return new Facts(
         drawer.types,
         program.units().size(),
         (int) errors.stream().filter(CompileError::isUnresolved).count(),
-        errors.stream().filter(CompileError::isSyntax).toList());
-  }
-
-  private int start(Tree tree) {
-    return (int) program.trees().getSourcePositions().getStartPosition(unit.tree(), tree);
-  }
-
-  private int end(Tree tree) {
-    return (int) program.trees().getSourcePositions().getEndPosition(unit.tree(), tree);
+        errors.stream().filter(CompileError::isSyntax).toList(),
+        Set.of());
   }
 
   private Range range(Tree tree) {
     SourceText source = unit.source();
-    int start = Math.max(0, start(tree));
-    int end = Math.max(start, end(tree));
+    int start = Math.max(0, own.start(unit, tree));
+    int end = Math.max(start, own.end(unit, tree));
     return new Range(
         source.path(),
         new Range.Position(source.line(start), source.column(start)),
         new Range.Position(source.line(end), source.column(end)));
   }
 
-  @Override
-  public Void visitClass(ClassTree tree, Void unused) {
-    Element element = program.trees().getElement(getCurrentPath());
-    if (element instanceof TypeElement type && isNamed(type)) {
-      types.add(type(tree, type));
+  private void draw(TreePath path, String outer) {
+    if (path.getLeaf() instanceof ClassTree tree && own.element(path) instanceof TypeElement type) {
+      int at = types.size();
+      types.add(null);
+      types.set(at, type(path, tree, type, outer));
     }
-    return super.visitClass(tree, null);
   }
 
-  private static boolean isNamed(TypeElement type) {
-    return type.getNestingKind() == NestingKind.TOP_LEVEL
-        || type.getNestingKind() == NestingKind.MEMBER
-            && isNamed((TypeElement) type.getEnclosingElement());
-  }
-
-  private TypeFact type(ClassTree tree, TypeElement type) {
+  private TypeFact type(TreePath path, ClassTree tree, TypeElement type, String outer) {
     List<FieldFact> fields = new ArrayList<>();
     List<MethodFact> methods = new ArrayList<>();
+    Set<String> mentions = new TreeSet<>();
+    BodyScan initialising = new BodyScan(own, unit, mentions);
     for (Tree member : tree.getMembers()) {
-      TreePath path = new TreePath(getCurrentPath(), member);
-      Element element = program.trees().getElement(path);
-      if (end(member) < 0) {
-        continue;
-      }
-      if (member instanceof VariableTree variable
-          && element instanceof VariableElement field
-          && element.getKind() == ElementKind.FIELD) {
-        fields.add(field(variable, field));
-      } else if (member instanceof MethodTree method && element instanceof ExecutableElement own) {
-        methods.add(method(path, method, own));
+      TreePath at = new TreePath(path, member);
+      if (member instanceof ClassTree) {
+        draw(at, own.name(type));
+      } else if (own.end(unit, member) >= 0) {
+        if (member instanceof VariableTree variable) {
+          fields.add(field(variable));
+          initialising.scan(at, null);
+        } else if (member instanceof BlockTree) {
+          initialising.scan(at, null);
+        } else if (member instanceof MethodTree method
+            && own.element(at) instanceof ExecutableElement declared) {
+          methods.add(method(at, method, declared, mentions));
+        }
       }
     }
+    scanHeader(path, tree, mentions);
     Set<String> supertypes = new LinkedHashSet<>();
     program.supertypes(type).forEach(each -> supertypes.add(each.getQualifiedName().toString()));
     return new TypeFact(
-        type.getQualifiedName().toString(),
+        own.name(type),
         kind(type),
+        head(tree.getModifiers()),
         range(tree),
+        superclass(type),
         supertypes,
+        outer,
         fields,
         methods,
+        initialising.body(0),
+        mentions,
         faulty.contains(unit.path()));
+  }
+
+  private void scanHeader(TreePath path, ClassTree tree, Set<String> mentions) {
+    BodyScan header = new BodyScan(own, unit, mentions);
+    List<Tree> parts = new ArrayList<>(List.of(tree.getModifiers()));
+    parts.addAll(tree.getTypeParameters());
+    parts.addAll(tree.getImplementsClause());
+    if (tree.getExtendsClause() != null) {
+      parts.add(tree.getExtendsClause());
+    }
+    parts.forEach(part -> header.scan(new TreePath(path, part), null));
+  }
+
+  private static String superclass(TypeElement type) {
+    if (type.getKind() == ElementKind.CLASS
+        && type.getSuperclass() instanceof DeclaredType above
+        && above.asElement() instanceof TypeElement element
+        && !element.getQualifiedName().contentEquals("java.lang.Object")) {
+      return element.getQualifiedName().toString();
+    }
+    return "";
   }
 
   private static TypeFact.Kind kind(TypeElement type) {
@@ -129,61 +162,75 @@ public final class FactsDrawer extends TreePathScanner<Void, Void> {
     };
   }
 
-  private FieldFact field(VariableTree tree, VariableElement field) {
-    Set<Modifier> modifiers = field.getModifiers();
+  private static Head head(ModifiersTree tree) {
+    Set<String> annotations = new TreeSet<>();
+    Set<String> living = new TreeSet<>();
+    for (AnnotationTree annotation : tree.getAnnotations()) {
+      String name = annotation.getAnnotationType().toString();
+      annotations.add(name.substring(name.lastIndexOf('.') + 1));
+      if (name.endsWith("SuppressWarnings")) {
+        new TreeScanner<Void, Void>() {
+          @Override
+          public Void visitLiteral(LiteralTree literal, Void unused) {
+            if (String.valueOf(literal.getValue()).startsWith("pare:")) {
+              living.add(String.valueOf(literal.getValue()).substring("pare:".length()));
+            }
+            return null;
+          }
+        }.scan(annotation.getArguments(), null);
+      }
+    }
+    return new Head(tree.getFlags(), annotations, living);
+  }
+
+  private FieldFact field(VariableTree tree) {
     return new FieldFact(
         tree.getName().toString(),
         String.valueOf(tree.getType()),
-        modifiers.contains(Modifier.STATIC),
-        modifiers.contains(Modifier.FINAL),
-        modifiers.contains(Modifier.PRIVATE),
+        head(tree.getModifiers()),
         range(tree));
   }
 
-  private MethodFact method(TreePath path, MethodTree tree, ExecutableElement method) {
-    Set<Modifier> modifiers = method.getModifiers();
-    BodyScan body = new BodyScan(program);
+  private MethodFact method(
+      TreePath path, MethodTree tree, ExecutableElement method, Set<String> mentions) {
+    BodyScan body = new BodyScan(own, unit, mentions);
     body.scan(path, null);
     return new MethodFact(
         method.getKind() == ElementKind.CONSTRUCTOR
             ? method.getEnclosingElement().getSimpleName().toString()
             : tree.getName().toString(),
-        signature(method),
+        own.signature(method),
+        head(tree.getModifiers()),
+        tree.getParameters().stream()
+            .map(each -> new Parameter(each.getName().toString(), String.valueOf(each.getType())))
+            .toList(),
+        tree.getReturnType() == null ? "" : tree.getReturnType().toString(),
         method.getKind() == ElementKind.CONSTRUCTOR,
-        modifiers.contains(Modifier.STATIC),
-        modifiers.contains(Modifier.PRIVATE),
-        tree.getBody() == null,
         overrides(method),
-        tree.getBody() == null ? 0 : body.branches(),
-        tree.getBody() == null ? 0 : body.statements(),
         returned(path, tree),
         assigns(path, tree),
-        body.uses(),
+        forwards(path, tree),
+        method.getKind() == ElementKind.CONSTRUCTOR && passesUp(tree),
+        tree.getBody() == null ? Body.NONE : body.body(shape(tree)),
         range(tree));
   }
 
-  /** A method's name with the simple names of its parameters' types. */
-  static String signature(ExecutableElement method) {
-    String name =
-        method.getKind() == ElementKind.CONSTRUCTOR
-            ? method.getEnclosingElement().getSimpleName().toString()
-            : method.getSimpleName().toString();
-    return name
-        + method.getParameters().stream()
-            .map(parameter -> simple(parameter.asType().toString()))
-            .collect(Collectors.joining(", ", "(", ")"));
-  }
-
-  private static String simple(String type) {
-    String erased = type;
-    while (erased.contains("<")) {
-      String next = erased.replaceAll("<[^<>]*>", "");
-      if (next.equals(erased)) {
-        break;
-      }
-      erased = next;
+  private long shape(MethodTree tree) {
+    if (tree.getBody().getStatements().size() < SHAPED) {
+      return 0;
     }
-    return erased.substring(erased.lastIndexOf('.') + 1).strip();
+    String text =
+        unit.source().slice(own.start(unit, tree.getBody()), own.end(unit, tree.getBody()));
+    long hash = 1;
+    for (Token token : Lexer.tokens(text)) {
+      if (!token.kind().isComment()) {
+        for (int i = token.start(); i < token.end(); i++) {
+          hash = hash * 1_000_003 + text.charAt(i);
+        }
+        hash = hash * 1_000_003 + ' ';
+      }
+    }
+    return hash;
   }
 
   private boolean overrides(ExecutableElement method) {
@@ -207,13 +254,23 @@ public final class FactsDrawer extends TreePathScanner<Void, Void> {
         : null;
   }
 
+  /** The expression that is all of a method's body, and where it stands; null where it is more. */
+  private static TreePath onlyExpression(TreePath path, MethodTree tree) {
+    TreePath body = new TreePath(path, tree.getBody());
+    if (only(tree) instanceof ReturnTree statement && statement.getExpression() != null) {
+      return new TreePath(new TreePath(body, statement), statement.getExpression());
+    }
+    if (only(tree) instanceof ExpressionStatementTree statement) {
+      return new TreePath(new TreePath(body, statement), statement.getExpression());
+    }
+    return null;
+  }
+
   /** The own field that a method only returns; empty where it does more. */
   private String returned(TreePath path, MethodTree tree) {
-    if (only(tree) instanceof ReturnTree statement && statement.getExpression() != null) {
-      TreePath at = new TreePath(new TreePath(path, tree.getBody()), statement);
-      return ownField(new TreePath(at, statement.getExpression()));
-    }
-    return "";
+    return only(tree) instanceof ReturnTree statement && statement.getExpression() != null
+        ? ownField(onlyExpression(path, tree))
+        : "";
   }
 
   /** Whether a method only sets a field of its own to a parameter. */
@@ -222,9 +279,56 @@ public final class FactsDrawer extends TreePathScanner<Void, Void> {
         && statement.getExpression() instanceof AssignmentTree assignment
         && assignment.getExpression() instanceof IdentifierTree
         && tree.getParameters().size() == 1) {
-      TreePath at = new TreePath(new TreePath(path, tree.getBody()), statement);
-      TreePath target = new TreePath(new TreePath(at, assignment), assignment.getVariable());
-      return !ownField(target).isEmpty();
+      TreePath at = onlyExpression(path, tree);
+      return !ownField(new TreePath(at, assignment.getVariable())).isEmpty();
+    }
+    return false;
+  }
+
+  /** What a method only passes its own parameters on to. */
+  private Optional<Access> forwards(TreePath path, MethodTree tree) {
+    TreePath at = only(tree) == null ? null : onlyExpression(path, tree);
+    if (at == null || !(at.getLeaf() instanceof MethodInvocationTree call)) {
+      return Optional.empty();
+    }
+    Set<String> parameters =
+        tree.getParameters().stream()
+            .map(each -> each.getName().toString())
+            .collect(Collectors.toSet());
+    boolean passesOn =
+        call.getArguments().stream()
+            .allMatch(
+                each ->
+                    each instanceof IdentifierTree name
+                        && parameters.contains(name.getName().toString()));
+    TreePath select = new TreePath(at, call.getMethodSelect());
+    return passesOn
+            && own.element(select) instanceof ExecutableElement called
+            && own.holds(called.getEnclosingElement())
+            && own.root(select).kind() == Access.Root.Kind.FIELD
+        ? Optional.of(
+            new Access(
+                new MemberUse(
+                    MemberUse.Kind.CALL,
+                    own.name((TypeElement) called.getEnclosingElement()),
+                    own.signature(called)),
+                own.root(select),
+                range(call).line(),
+                own.start(unit, call)))
+        : Optional.empty();
+  }
+
+  private static boolean passesUp(MethodTree tree) {
+    if (tree.getBody().getStatements().isEmpty()) {
+      return tree.getParameters().isEmpty();
+    }
+    if (only(tree) instanceof ExpressionStatementTree statement
+        && statement.getExpression() instanceof MethodInvocationTree call
+        && call.getMethodSelect().toString().equals("super")) {
+      List<String> given = call.getArguments().stream().map(Tree::toString).toList();
+      List<String> taken =
+          tree.getParameters().stream().map(each -> each.getName().toString()).toList();
+      return given.equals(taken);
     }
     return false;
   }
@@ -236,7 +340,7 @@ public final class FactsDrawer extends TreePathScanner<Void, Void> {
             || tree instanceof MemberSelectTree select
                 && select.getExpression() instanceof IdentifierTree self
                 && self.getName().contentEquals("this");
-    Element element = plain ? program.trees().getElement(path) : null;
+    Element element = plain ? own.element(path) : null;
     return element != null
             && element.getKind() == ElementKind.FIELD
             && !element.getModifiers().contains(Modifier.STATIC)

@@ -1,36 +1,43 @@
 package paredown.facts;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javax.lang.model.element.Modifier;
 
 /**
  * A method fact is one method or constructor of a type, and what its body uses.
  *
  * @param signature its name with the simple names of its parameters' types
- * @param branches the decisions in its body and one, McCabe's cyclomatic complexity; 0 without body
- * @param returned the field of its own that it only returns; empty where it does more
- * @param statements how many statements its body has
+ * @param result its result type as it is written; empty for a constructor
  * @param overrides whether it overrides or implements an inherited method
- * @param uses the members of the project's types that its body uses
+ * @param returned the field of its own that it only returns; empty where it does more
+ * @param assigns whether it only sets a field of its own to its parameter
+ * @param forwards the member that it only passes its own parameters on to, and through what
+ * @param passesUp whether it is a constructor that only gives what it is given to the class above
  */
 public record MethodFact(
     String name,
     String signature,
+    Head head,
+    List<Parameter> parameters,
+    String result,
     boolean isConstructor,
-    boolean isStatic,
-    boolean isPrivate,
-    boolean isAbstract,
     boolean overrides,
-    int branches,
-    int statements,
     String returned,
     boolean assigns,
-    Set<MemberUse> uses,
+    Optional<Access> forwards,
+    boolean passesUp,
+    Body body,
     Range range) {
 
   public MethodFact {
-    uses = Set.copyOf(uses);
+    parameters = List.copyOf(parameters);
   }
+
+  /** A parameter: its name, and its type as it is written. */
+  public record Parameter(String name, String type) {}
 
   /**
    * A use of a member.
@@ -46,6 +53,28 @@ public record MethodFact(
       CALL,
       CREATE
     }
+  }
+
+  public boolean isStatic() {
+    return head.is(Modifier.STATIC);
+  }
+
+  public boolean isPrivate() {
+    return head.is(Modifier.PRIVATE);
+  }
+
+  /** Whether it has no body. */
+  public boolean isAbstract() {
+    return body == Body.NONE;
+  }
+
+  /** McCabe's cyclomatic complexity; 0 without body. */
+  public int branches() {
+    return body.branches();
+  }
+
+  public Set<MemberUse> uses() {
+    return body.uses();
   }
 
   /** Whether it only gives a field's value. */
@@ -64,7 +93,7 @@ public record MethodFact(
 
   /** The names of the fields of a type that it reads or writes. */
   public Set<String> fieldsOf(String type) {
-    return uses.stream()
+    return uses().stream()
         .filter(use -> use.type().equals(type))
         .filter(use -> use.kind() == MemberUse.Kind.READ || use.kind() == MemberUse.Kind.WRITE)
         .map(MemberUse::member)
@@ -73,7 +102,7 @@ public record MethodFact(
 
   /** The signatures of the methods of a type that it calls. */
   public Set<String> callsOf(String type) {
-    return uses.stream()
+    return uses().stream()
         .filter(use -> use.type().equals(type) && use.kind() == MemberUse.Kind.CALL)
         .map(MemberUse::member)
         .collect(Collectors.toSet());

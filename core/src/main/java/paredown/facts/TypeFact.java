@@ -3,27 +3,38 @@ package paredown.facts;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javax.lang.model.element.Modifier;
 
 /**
  * A type fact is what one declared type consists of.
  *
  * @param name its canonical name
+ * @param superclass canonical name of the class it extends; empty where it is Object or none
  * @param supertypes canonical names of all types above it
+ * @param outer canonical name of the type it is nested in; empty where it is none
+ * @param initialising what its field initialisers and initialiser blocks do
+ * @param mentions canonical names of the project's types that its text names anywhere
  * @param hasErrors whether its file holds errors, so that what it uses is not fully known
  */
 public record TypeFact(
     String name,
     Kind kind,
+    Head head,
     Range range,
+    String superclass,
     Set<String> supertypes,
+    String outer,
     List<FieldFact> fields,
     List<MethodFact> methods,
+    Body initialising,
+    Set<String> mentions,
     boolean hasErrors) {
 
   public TypeFact {
     supertypes = Set.copyOf(supertypes);
     fields = List.copyOf(fields);
     methods = List.copyOf(methods);
+    mentions = Set.copyOf(mentions);
   }
 
   /** The kinds of types that are told apart. */
@@ -43,8 +54,39 @@ public record TypeFact(
     return fields.stream().filter(each -> each.name().equals(field)).findFirst();
   }
 
+  public Optional<MethodFact> method(String signature) {
+    return methods.stream().filter(each -> each.signature().equals(signature)).findFirst();
+  }
+
   /** The fields that each object has of its own. */
   public List<FieldFact> instanceFields() {
     return fields.stream().filter(field -> !field.isStatic()).toList();
+  }
+
+  /** The constructors that are written. */
+  public List<MethodFact> constructors() {
+    return methods.stream().filter(MethodFact::isConstructor).toList();
+  }
+
+  public boolean isException() {
+    return supertypes.contains("java.lang.Throwable");
+  }
+
+  public boolean isAbstract() {
+    return head.is(Modifier.ABSTRACT);
+  }
+
+  public boolean isPublic() {
+    return head.is(Modifier.PUBLIC);
+  }
+
+  /** Whether another type stands in the same file. */
+  public boolean sharesFileWith(TypeFact other) {
+    return range.file().equals(other.range.file());
+  }
+
+  /** Whether one of the two is above the other. */
+  public boolean isKinOf(TypeFact other) {
+    return supertypes.contains(other.name) || other.supertypes.contains(name);
   }
 }

@@ -33,18 +33,18 @@ public final class ForeignData {
     return found;
   }
 
-  private static boolean isForeign(TypeFact type, TypeFact other) {
-    return !other.range().file().equals(type.range().file())
-        && !type.supertypes().contains(other.name())
-        && !other.supertypes().contains(type.name());
+  /** Whether what one class uses of another is foreign to it. */
+  public static boolean isForeign(TypeFact type, TypeFact other) {
+    return !other.sharesFileWith(type) && !type.isKinOf(other);
   }
 
-  private static String field(TypeFact other, MethodFact.MemberUse use) {
+  /** The field that a use reaches, directly or through an accessor; empty where it reaches none. */
+  public static String field(TypeFact other, MethodFact.MemberUse use) {
     return switch (use.kind()) {
       case READ, WRITE ->
           other
               .field(use.member())
-              .filter(field -> !(field.isStatic() && field.isFinal()))
+              .filter(field -> !field.isConstant())
               .map(field -> field.name())
               .orElse("");
       case CALL -> component(other, use.member());
@@ -53,12 +53,11 @@ public final class ForeignData {
   }
 
   private static String component(TypeFact other, String signature) {
-    for (MethodFact method : other.methods()) {
-      if (method.signature().equals(signature) && method.isAccessor()) {
-        return method.isGetter()
-            ? method.returned()
-            : method.fieldsOf(other.name()).stream().sorted().findFirst().orElse("");
-      }
+    MethodFact method = other.method(signature).orElse(null);
+    if (method != null && method.isAccessor()) {
+      return method.isGetter()
+          ? method.returned()
+          : method.fieldsOf(other.name()).stream().sorted().findFirst().orElse("");
     }
     boolean ofRecord =
         other.kind() == TypeFact.Kind.RECORD

@@ -1,12 +1,12 @@
 package paredown.measure;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import org.jgrapht.Graph;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
+import org.jgrapht.graph.AsSubgraph;
 import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.graph.SimpleGraph;
 import paredown.facts.FieldFact;
@@ -41,6 +41,18 @@ public final class MemberGroups {
 
   /** The groups, largest first. Members that nothing ties to another make no group. */
   public static List<Group> of(TypeFact type) {
+    return parts(graph(type)).stream()
+        .filter(part -> part.size() > 1)
+        .map(part -> group(type, part))
+        .sorted(
+            Comparator.comparingInt(Group::size)
+                .reversed()
+                .thenComparing(group -> String.join(",", group.fields()) + group.methods()))
+        .toList();
+  }
+
+  /** The members that tie or are tied, fields by name and methods by signature. */
+  static Graph<String, DefaultEdge> graph(TypeFact type) {
     Graph<String, DefaultEdge> graph = new SimpleGraph<>(DefaultEdge.class);
     type.instanceFields().forEach(field -> graph.addVertex(field.name()));
     List<MethodFact> methods = type.methods().stream().filter(MemberGroups::ties).toList();
@@ -53,21 +65,22 @@ public final class MemberGroups {
           .filter(member -> !member.equals(method.signature()))
           .forEach(member -> graph.addEdge(method.signature(), member));
     }
-    List<Group> groups = new ArrayList<>();
-    for (Set<String> part : new ConnectivityInspector<>(graph).connectedSets()) {
-      Group group =
-          new Group(
-              type.instanceFields().stream().map(FieldFact::name).filter(part::contains).toList(),
-              methods.stream().map(MethodFact::signature).filter(part::contains).toList());
-      if (group.size() > 1) {
-        groups.add(group);
-      }
-    }
-    groups.sort(
-        Comparator.comparingInt(Group::size)
-            .reversed()
-            .thenComparing(group -> String.join(",", group.fields()) + group.methods()));
-    return groups;
+    return graph;
+  }
+
+  static List<Set<String>> parts(Graph<String, DefaultEdge> graph) {
+    return new ConnectivityInspector<>(graph).connectedSets();
+  }
+
+  static Graph<String, DefaultEdge> within(Graph<String, DefaultEdge> graph, Set<String> part) {
+    return new AsSubgraph<>(graph, part);
+  }
+
+  /** Some members of a type, in the order of the text. */
+  static Group group(TypeFact type, Set<String> members) {
+    return new Group(
+        type.instanceFields().stream().map(FieldFact::name).filter(members::contains).toList(),
+        type.methods().stream().map(MethodFact::signature).filter(members::contains).toList());
   }
 
   /** Whether a method can tie members together. */

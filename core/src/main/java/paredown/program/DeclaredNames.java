@@ -77,7 +77,7 @@ public final class DeclaredNames {
           || source.text().charAt(token.start()) == '{') {
         break;
       }
-      if (token.kind() == paredown.text.TokenKind.IDENTIFIER) {
+      if (token.isIdentifier()) {
         found = token.start();
       }
     }

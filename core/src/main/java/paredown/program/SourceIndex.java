@@ -15,7 +15,6 @@ import paredown.project.Nearest;
 import paredown.project.SourceFile;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /** The source index tells, from tokens alone, which files declare a type or hold a word. */
 public final class SourceIndex {
@@ -37,7 +36,7 @@ public final class SourceIndex {
   private static Entry read(SourceText source) {
     Set<String> words = new HashSet<>();
     for (Token token : source.tokens()) {
-      if (token.kind() == TokenKind.IDENTIFIER) {
+      if (token.isIdentifier()) {
         words.add(source.slice(token.start(), token.end()));
       }
     }

@@ -96,7 +96,7 @@ final class TypeHeaders {
       return i == 0 || !word(i - 1).equals(".");
     }
     return word.equals("record")
-        && code.get(i).kind() == TokenKind.IDENTIFIER
+        && code.get(i).isIdentifier()
         && i + 2 < code.size()
         && (word(i + 2).equals("(") || word(i + 2).equals("<"))
         && (i == 0 || !word(i - 1).equals("."))
@@ -106,7 +106,7 @@ final class TypeHeaders {
   private Set<String> header(int from) {
     Set<String> words = new HashSet<>();
     for (int i = from; i < code.size() && !word(i).equals("{"); i++) {
-      if (code.get(i).kind() == TokenKind.IDENTIFIER) {
+      if (code.get(i).isIdentifier()) {
         words.add(word(i));
       }
     }
@@ -117,7 +117,7 @@ final class TypeHeaders {
     return i == 0
         || code.get(i - 1).kind() == TokenKind.KEYWORD
         || Set.of("}", "{", ";", ")").contains(word(i - 1))
-        || code.get(i - 1).kind() == TokenKind.IDENTIFIER;
+        || code.get(i - 1).isIdentifier();
   }
 
   private String word(int i) {

@@ -26,6 +26,7 @@ import java.util.Optional;
  * @param testTimeout how long a test run may take
  * @param exclude glob patterns of files that are not looked at
  * @param limits thresholds by name, see {@code paredown.smell.Limits}
+ * @param text the file as it was written
  */
 public record Settings(
     List<String> sources,
@@ -37,7 +38,8 @@ public record Settings(
     List<String> testReports,
     Duration testTimeout,
     List<String> exclude,
-    Map<String, Integer> limits) {
+    Map<String, Integer> limits,
+    String text) {
 
   /** The name of the file, in the project's root. */
   public static final String FILE = "pare.yaml";
@@ -78,7 +80,13 @@ public record Settings(
         file.texts("test-reports"),
         file.text("test-timeout").map(text -> duration(file, text)).orElse(DEFAULT_TEST_TIMEOUT),
         file.texts("exclude"),
-        file.numbers("limits"));
+        file.numbers("limits"),
+        file.text());
+  }
+
+  /** Where a key stands, as {@code :LINE}, for complaints about it. */
+  public String lineOf(String key) {
+    return ":" + SettingsFile.line(text, key);
   }
 
   private static Duration duration(SettingsFile file, String text) {

@@ -106,8 +106,12 @@ record SettingsFile(Map<String, Object> values, String text) {
   }
 
   ProjectUnreadable wrong(String key, String what, String advice) {
-    int line = 1 + (int) text.lines().takeWhile(each -> !each.strip().startsWith(key)).count();
     return new ProjectUnreadable(
-        "%s:%d: %s: %s.".formatted(Settings.FILE, line, key, what), advice);
+        "%s:%d: %s: %s.".formatted(Settings.FILE, line(text, key), key, what), advice);
+  }
+
+  /** The line on which a key stands. */
+  static int line(String text, String key) {
+    return 1 + (int) text.lines().takeWhile(each -> !each.strip().startsWith(key)).count();
   }
 }

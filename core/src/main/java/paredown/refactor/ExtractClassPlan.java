@@ -26,6 +26,7 @@ import paredown.program.Symbols;
 import paredown.program.UseKind;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
+import paredown.text.Listed;
 import paredown.text.SourceText;
 
 /** Works out what extracting a class does to every file, or why it cannot be done. */
@@ -258,7 +259,7 @@ final class ExtractClassPlan {
     }
     return "%s of %s %s, %s, which %s holds in its field %s."
         .formatted(
-            Words.list(names),
+            Listed.of(names),
             owner.writtenName(),
             names.size() == 1 ? "becomes a class of its own" : "become a class of their own",
             arguments.name(),

@@ -13,6 +13,7 @@ import paredown.edit.Self;
 import paredown.edit.Written;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
+import paredown.text.Listed;
 import paredown.text.SourceText;
 import paredown.text.Token;
 import paredown.text.TokenKind;
@@ -97,7 +98,7 @@ final class NewClassText {
 
   private void classComment() {
     List<String> names = members.fields().stream().map(OwnerClass.Field::name).toList();
-    Written.Text text = Written.text("/** The " + Words.list(names) + " of a ");
+    Written.Text text = Written.text("/** The " + Listed.of(names) + " of a ");
     if (isHidden(owner.element())) {
       text.text("{@code " + owner.simpleName());
     } else {

@@ -54,7 +54,7 @@ final class ReflectionCheck {
   void require() {
     SourceText own = owner.source();
     for (Token token : own.tokens()) {
-      if (token.kind() == TokenKind.IDENTIFIER && SHAPES.contains(word(own, token))) {
+      if (token.isIdentifier() && SHAPES.contains(word(own, token))) {
         throw Refused.advising(
             RefusalKind.REFLECTED,
             "The fields of %s cannot be moved: %s looks at all of an object's fields by reflection."

@@ -49,7 +49,7 @@ final class UnusedImports {
         importing = true;
       } else if (importing) {
         importing = !text.equals(";");
-      } else if (token.kind() == TokenKind.IDENTIFIER) {
+      } else if (token.isIdentifier()) {
         words.add(text);
       } else if (token.kind().isComment()) {
         words.addAll(List.of(text.split("[^\\p{javaJavaIdentifierPart}]+")));

@@ -1,6 +1,5 @@
 package paredown.refactor;
 
-import java.util.List;
 import java.util.Set;
 import javax.lang.model.SourceVersion;
 import paredown.UnusableRequest;
@@ -19,14 +18,6 @@ final class Words {
 
   static String decapitalised(String name) {
     return Character.toLowerCase(name.charAt(0)) + name.substring(1);
-  }
-
-  /** Names as a person lists them: {@code a, b and c}. */
-  static String list(List<String> names) {
-    int last = names.size() - 1;
-    return last < 1
-        ? String.join("", names)
-        : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
   }
 
   /**

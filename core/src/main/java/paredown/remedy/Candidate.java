@@ -1,5 +1,6 @@
 package paredown.remedy;
 
+import paredown.project.Fingerprint;
 import paredown.refactor.ExtractClass;
 
 /**
@@ -7,33 +8,34 @@ import paredown.refactor.ExtractClass;
  *
  * @param finding the finding's id
  */
-public record Candidate(String finding, ExtractClass refactoring) {
+public record Candidate(String finding, Cure cure) {
 
-  /** The finding's id and two hexadecimal digits of the arguments, the name left out. */
+  /** The finding's id and two hexadecimal digits of the arguments, proposed names left out. */
   public String id() {
-    return finding
-        + "."
-        + new paredown.project.Fingerprint()
-            .add(String.join(",", refactoring.fields()))
-            .add(String.join(",", refactoring.methods()))
-            .hex(2);
+    Fingerprint arguments = new Fingerprint();
+    if (cure instanceof Cure.Extract extract) {
+      arguments
+          .add(String.join(",", extract.refactoring().fields()))
+          .add(String.join(",", extract.refactoring().methods()));
+    } else {
+      arguments.add(cure.command().replaceAll(" --name \\S+", ""));
+    }
+    return finding + "." + arguments.hex(2);
   }
 
-  /** The same refactoring, with another name for the new class. */
+  /** The part of its id that tells it from the finding's other candidates. */
+  public String shortId() {
+    String id = id();
+    return id.substring(id.lastIndexOf('.') + 1);
+  }
+
+  /** The same, with another name for what it makes. */
   public Candidate named(String name) {
-    return new Candidate(
-        finding,
-        new ExtractClass(refactoring.type(), refactoring.fields(), refactoring.methods(), name));
-  }
-
-  /** The same refactoring without one of its methods, and without those that call it. */
-  Candidate without(java.util.Set<String> methods) {
-    return new Candidate(
-        finding,
-        new ExtractClass(
-            refactoring.type(),
-            refactoring.fields(),
-            refactoring.methods().stream().filter(method -> !methods.contains(method)).toList(),
-            refactoring.name()));
+    if (cure instanceof Cure.Extract extract) {
+      ExtractClass as = extract.refactoring();
+      return new Candidate(
+          finding, new Cure.Extract(new ExtractClass(as.type(), as.fields(), as.methods(), name)));
+    }
+    return this;
   }
 }

@@ -3,6 +3,7 @@ package paredown.remedy;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import paredown.facts.Facts;
@@ -11,43 +12,170 @@ import paredown.facts.TypeFact;
 import paredown.refactor.ExtractClass;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.text.NameWords;
 
 /** Draws candidates from the facts: which refactorings could cure a finding. */
 public final class Candidates {
-  private Candidates() {}
+  private final Finding finding;
+  private final TypeFact type;
+  private final Set<String> taken;
+
+  private Candidates(Finding finding, Facts facts) {
+    this.finding = finding;
+    this.type = facts.type(finding.type()).orElseThrow();
+    this.taken = facts.types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
+  }
 
   /** The candidates for a finding, best first; empty where the facts show none. */
   public static List<Candidate> of(Finding finding, Facts facts) {
-    TypeFact type = facts.type(finding.type()).orElseThrow();
-    Set<String> taken =
-        facts.types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
-    return switch (finding.smell()) {
-      case DATA_CLUMP -> List.of(candidate(finding, type, finding.members(), taken));
-      case GOD_CLASS -> ofGroups(finding, type, taken);
+    return new Candidates(finding, facts).found();
+  }
+
+  private List<Candidate> found() {
+    return switch (finding.form()) {
+      case WHOLE -> groups();
+      case FIELDS, TWINS -> List.of(extract(finding.members(), ""));
+      case PARAMETERS -> List.of(parameterObject());
+      case METHOD -> List.of(moveMethod());
+      case PART -> List.of(extractPart());
+      case QUESTION -> List.of(askTheObject());
+      case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
+      case CONSTRUCTOR, UNUSED -> List.of();
     };
   }
 
   /** The largest group is what the class is about; the others could go. */
-  private static List<Candidate> ofGroups(Finding finding, TypeFact type, Set<String> taken) {
+  private List<Candidate> groups() {
     List<Candidate> found = new ArrayList<>();
     List<Evidence.Group> groups =
         finding.evidence().groups().stream().filter(group -> !group.fields().isEmpty()).toList();
+    Set<String> going = new HashSet<>();
     for (Evidence.Group group : groups.subList(Math.min(1, groups.size()), groups.size())) {
-      if (group.fields().size() + group.methods().size() > 2) {
-        found.add(candidate(finding, type, group.fields(), taken));
+      List<String> fields = group.fields().stream().filter(this::isInstanceField).toList();
+      boolean disjoint = fields.stream().noneMatch(going::contains);
+      if (!fields.isEmpty() && disjoint && group.size() > 2) {
+        going.addAll(fields);
+        found.add(extract(fields, group.name()));
       }
     }
     return found;
   }
 
-  private static Candidate candidate(
-      Finding finding, TypeFact type, List<String> fields, Set<String> taken) {
+  private boolean isInstanceField(String name) {
+    return type.instanceFields().stream().anyMatch(field -> field.name().equals(name));
+  }
+
+  private Candidate extract(List<String> fields, String proposed) {
     List<MethodFact> methods = MovableMethods.of(type, new HashSet<>(fields));
-    String name = ProposedName.of(type, fields, taken);
+    String name = ProposedName.of(type, fields, proposed, taken);
     taken.add(name);
     return new Candidate(
         finding.id(),
-        new ExtractClass(
-            type.name(), fields, methods.stream().map(MethodFact::signature).toList(), name));
+        new Cure.Extract(
+            new ExtractClass(
+                type.name(), fields, methods.stream().map(MethodFact::signature).toList(), name)));
+  }
+
+  private Candidate byHand(String command, String says, Effect effect) {
+    return new Candidate(finding.id(), new Cure.ByHand(command, says, effect));
+  }
+
+  private Candidate parameterObject() {
+    Evidence.Row first = finding.evidence().rows().get(0);
+    String name =
+        NameWords.shared(finding.members())
+            .map(NameWords::capitalised)
+            .orElseGet(
+                () ->
+                    finding.members().stream()
+                        .map(NameWords::capitalised)
+                        .limit(2)
+                        .collect(Collectors.joining()));
+    int lists = finding.evidence().rows().size();
+    int parameters = finding.members().size();
+    return byHand(
+        "pare extract parameter-object '%s#%s' --parameters %s --name %s"
+            .formatted(type.name(), first.member(), String.join(",", finding.members()), name),
+        "extract parameter object " + name,
+        new Effect(
+            List.of(
+                new Effect.Figure("parameters of each list together", parameters, 1),
+                new Effect.Figure("parameters in all", lists * parameters, lists)),
+            List.of("1 class more")));
+  }
+
+  private Candidate moveMethod() {
+    String signature = finding.members().get(0);
+    String target = provider();
+    int own = figure("ownShare").map(share -> ownUsed(signature)).orElse(0);
+    List<String> price =
+        own == 0 ? List.of() : List.of(own == 1 ? "1 parameter more" : own + " parameters more");
+    return byHand(
+        "pare move method '%s#%s' --to %s".formatted(type.name(), signature, target),
+        "move method %s to %s".formatted(signature, Finding.shortName(target)),
+        new Effect(
+            List.of(
+                new Effect.Figure(
+                    "foreign data it uses", figure("data").orElseThrow().value(), own)),
+            price));
+  }
+
+  private int ownUsed(String signature) {
+    MethodFact method = type.method(signature).orElseThrow();
+    Set<String> own = new HashSet<>(method.fieldsOf(type.name()));
+    own.addAll(method.callsOf(type.name()));
+    return own.size();
+  }
+
+  private Candidate extractPart() {
+    String target = provider();
+    return byHand(
+        "pare extract method %s:%d-%d"
+            .formatted(
+                finding.range().file(),
+                finding.range().start().line(),
+                finding.range().end().line() - 1),
+        "extract that part as a method, and move it to " + Finding.shortName(target),
+        new Effect(
+            List.of(
+                new Effect.Figure(
+                    "foreign data in place", figure("data").orElseThrow().value(), 0)),
+            List.of("1 method more")));
+  }
+
+  private Candidate askTheObject() {
+    Evidence.Row first = finding.evidence().rows().get(0);
+    return byHand(
+        "pare extract method %s:%d".formatted(first.file(), first.line()),
+        "extract the question as a method, and move it to " + Finding.shortName(type.name()),
+        new Effect(
+            List.of(
+                new Effect.Figure(
+                    "places that decide it", figure("places").orElseThrow().value(), 1)),
+            List.of("1 method more")));
+  }
+
+  private Candidate inline() {
+    String home = finding.evidence().foreign().get(0);
+    int clients = figure("clients").orElseThrow().value();
+    return byHand(
+        "pare inline class %s --into %s".formatted(type.name(), home),
+        "inline class %s into %s".formatted(type.simpleName(), Finding.shortName(home)),
+        new Effect(
+            List.of(new Effect.Figure("classes", 1, 0)),
+            clients == 0
+                ? List.of()
+                : List.of(clients == 1 ? "1 client changes" : clients + " clients change")));
+  }
+
+  private String provider() {
+    String first = finding.evidence().foreign().get(0);
+    return first.substring(0, first.indexOf('#'));
+  }
+
+  private Optional<Evidence.Figure> figure(String name) {
+    return finding.evidence().figures().stream()
+        .filter(figure -> figure.name().equals(name))
+        .findFirst();
   }
 }

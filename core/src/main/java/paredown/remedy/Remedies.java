@@ -22,12 +22,14 @@ import paredown.text.Counted;
  * Remedies are the candidates of a finding, planned on the program.
  *
  * @param found those that can be done, best first
+ * @param byHand those that Pare Down cannot do yet
  * @param dropped why the others cannot, one sentence each
  */
-public record Remedies(List<Remedy> found, List<String> dropped) {
+public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> dropped) {
 
   public Remedies {
     found = List.copyOf(found);
+    byHand = List.copyOf(byHand);
     dropped = List.copyOf(dropped);
   }
 
@@ -35,10 +37,15 @@ public record Remedies(List<Remedy> found, List<String> dropped) {
   public static Remedies plan(
       List<Candidate> candidates, Facts facts, Sources sources, SourceIndex index) {
     List<Remedy> found = new ArrayList<>();
+    List<Candidate> byHand = new ArrayList<>();
     List<String> dropped = new ArrayList<>();
     for (Candidate candidate : candidates) {
+      if (!(candidate.cure() instanceof Cure.Extract extract)) {
+        byHand.add(candidate);
+        continue;
+      }
       try {
-        Remedy remedy = plan(candidate, facts, sources, index);
+        Remedy remedy = plan(candidate, extract.refactoring(), facts, sources, index);
         if (remedy.verdict().passed()) {
           found.add(remedy);
         } else {
@@ -52,21 +59,31 @@ public record Remedies(List<Remedy> found, List<String> dropped) {
         dropped.add(taken.getMessage());
       }
     }
-    return new Remedies(found, dropped);
+    return new Remedies(found, byHand, dropped);
   }
 
   /**
-   * Plans one candidate. A method that cannot come along stays, and so do those that call it.
+   * Plans one candidate.
    *
    * @throws Refused where it cannot be done safely
+   * @throws UnusableRequest where it is a refactoring that is not there yet
    */
   public static Remedy plan(Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
-    return plan(candidate, candidate, facts, sources, index);
+    if (candidate.cure() instanceof Cure.Extract extract) {
+      return plan(candidate, extract.refactoring(), facts, sources, index);
+    }
+    throw new UnusableRequest(
+        "To %s is not there yet.".formatted(((Cure.ByHand) candidate.cure()).says()),
+        "Do it by hand, or live with it; the command will be: " + candidate.cure().command());
   }
 
+  /** Plans an extraction. A method that cannot come along stays, and so do those that call it. */
   private static Remedy plan(
-      Candidate original, Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
-    ExtractClass refactoring = candidate.refactoring();
+      Candidate original,
+      ExtractClass refactoring,
+      Facts facts,
+      Sources sources,
+      SourceIndex index) {
     try (Refactoring.Planned planned = refactoring.plan(sources, index)) {
       Change change = planned.change();
       return new Remedy(
@@ -80,8 +97,16 @@ public record Remedies(List<Remedy> found, List<String> dropped) {
       if (staying.isEmpty()) {
         throw refused;
       }
-      return plan(original, candidate.without(staying), facts, sources, index);
+      return plan(original, without(refactoring, staying), facts, sources, index);
     }
+  }
+
+  private static ExtractClass without(ExtractClass extraction, Set<String> methods) {
+    return new ExtractClass(
+        extraction.type(),
+        extraction.fields(),
+        extraction.methods().stream().filter(method -> !methods.contains(method)).toList(),
+        extraction.name());
   }
 
   private static Set<String> callers(String subject, ExtractClass refactoring, Facts facts) {

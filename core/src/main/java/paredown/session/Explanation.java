@@ -8,9 +8,9 @@ import paredown.smell.Finding;
 /**
  * An explanation is one finding with its members in the source and its remedies.
  *
- * @param lines the text of the lines that the evidence names, by their numbers
+ * @param lines the text of the lines that the evidence names, by {@code path:line}
  */
-public record Explanation(Finding finding, Map<Integer, String> lines, Remedies remedies) {
+public record Explanation(Finding finding, Map<String, String> lines, Remedies remedies) {
 
   public Explanation {
     lines = Map.copyOf(lines);

@@ -2,11 +2,14 @@ package paredown.session;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.facts.FactsDrawer;
@@ -15,6 +18,7 @@ import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
 import paredown.gate.Verdict;
+import paredown.history.History;
 import paredown.journal.Journal;
 import paredown.journal.Lock;
 import paredown.journal.Step;
@@ -34,8 +38,11 @@ import paredown.remedy.Remedy;
 import paredown.smell.Detectors;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.smell.Grounds;
 import paredown.smell.Limits;
+import paredown.text.Lexer;
 import paredown.text.SourceText;
+import paredown.text.Token;
 
 /** A session is one user's work on one project: everything that a front end can ask for. */
 public final class Session {
@@ -69,10 +76,12 @@ public final class Session {
       main = sources.paths(SourceFile.Kind.TEST);
     }
     progress.doing("reading " + main.size() + " files");
+    Limits limits = Limits.of(project.settings());
+    CompletableFuture<Set<String>> testWords = CompletableFuture.supplyAsync(this::testWords);
     try (Program program = Program.of(sources, main)) {
       progress.doing("looking for smells");
-      Facts facts = FactsDrawer.draw(program);
-      List<Finding> findings = Detectors.find(facts, Limits.of(project.settings()));
+      Facts facts = FactsDrawer.draw(program).beside(testWords.join());
+      List<Finding> findings = Detectors.find(Grounds.of(facts, History.NONE, limits));
       Map<String, List<Candidate>> candidates = new LinkedHashMap<>();
       findings.forEach(finding -> candidates.put(finding.id(), Candidates.of(finding, facts)));
       Optional<CompileError> missing =
@@ -88,6 +97,20 @@ public final class Session {
     }
   }
 
+  /** The identifiers of the test sources, which a survey does not read otherwise. */
+  private Set<String> testWords() {
+    Set<String> words = new HashSet<>();
+    for (String path : sources.paths(SourceFile.Kind.TEST)) {
+      SourceText source = sources.text(path);
+      for (Token token : Lexer.tokens(source.text())) {
+        if (token.isIdentifier()) {
+          words.add(source.slice(token.start(), token.end()));
+        }
+      }
+    }
+    return words;
+  }
+
   /**
    * Explains one finding.
    *
@@ -99,10 +122,10 @@ public final class Session {
     progress.doing("planning remedies");
     Remedies remedies =
         Remedies.plan(survey.candidates().get(finding.id()), survey.facts(), sources, index());
-    Map<Integer, String> lines = new TreeMap<>();
-    SourceText source = sources.text(finding.range().file());
+    Map<String, String> lines = new TreeMap<>();
     for (Evidence.Row row : finding.evidence().rows()) {
-      lines.put(row.line(), source.lineText(row.line()).strip());
+      lines.put(
+          row.file() + ":" + row.line(), sources.text(row.file()).lineText(row.line()).strip());
     }
     return new Explanation(finding, lines, remedies);
   }

@@ -2,18 +2,29 @@ package paredown.smell;
 
 import java.util.Comparator;
 import java.util.List;
-import paredown.facts.Facts;
 
 /** All detectors together. */
 public final class Detectors {
-  private static final List<Detector> ALL = List.of(new GodClass(), new DataClump());
+  private static final List<Detector> ALL =
+      List.of(
+          new GodClass(),
+          new FieldClumps(),
+          new ParameterClumps(),
+          new TwinFields(),
+          new LongConstructor(),
+          new FeatureEnvy(),
+          new EnviousPart(),
+          new RepeatedQuestion(),
+          new DivergentChange(),
+          new LazyClass());
 
   private Detectors() {}
 
-  /** All findings, worst first. */
-  public static List<Finding> find(Facts facts, Limits limits) {
+  /** All findings that their classes do not say they can live with, worst first. */
+  public static List<Finding> find(Grounds grounds) {
     return ALL.stream()
-        .flatMap(detector -> detector.find(facts, limits))
+        .flatMap(detector -> detector.find(grounds))
+        .filter(finding -> !Lived.with(finding, grounds.types()))
         .sorted(
             Comparator.comparingInt(Finding::weight)
                 .reversed()

@@ -6,18 +6,25 @@ import java.util.List;
  * Evidence is the figures and the named members that make a finding believable.
  *
  * @param figures in the order of their importance
- * @param groups members that belong together
+ * @param says what the groups or the rows show, in a sentence that ends with a colon; empty where
+ *     there are none
+ * @param groups members that belong together, largest first
  * @param rows members, each with what it uses
  * @param foreign data of other classes that is used, {@code Type#field}
  */
 public record Evidence(
-    List<Figure> figures, List<Group> groups, List<Row> rows, List<String> foreign) {
+    List<Figure> figures, String says, List<Group> groups, List<Row> rows, List<String> foreign) {
 
   public Evidence {
     figures = List.copyOf(figures);
     groups = List.copyOf(groups);
     rows = List.copyOf(rows);
     foreign = List.copyOf(foreign);
+  }
+
+  /** Evidence of figures and rows alone. */
+  static Evidence of(List<Figure> figures, String says, List<Row> rows) {
+    return new Evidence(figures, says, List.of(), rows, List.of());
   }
 
   /**
@@ -29,16 +36,26 @@ public record Evidence(
    */
   public record Figure(String name, int value, int limit, String words) {}
 
-  /** Members that belong together. */
-  public record Group(List<String> fields, List<String> methods) {
+  /**
+   * Members that belong together.
+   *
+   * @param name proposed from its members' own words; empty where they share none
+   * @param users who uses them: classes, or the files that change with them
+   */
+  public record Group(String name, List<String> fields, List<String> methods, List<String> users) {
     public Group {
       fields = List.copyOf(fields);
       methods = List.copyOf(methods);
+      users = List.copyOf(users);
+    }
+
+    public int size() {
+      return fields.size() + methods.size();
     }
   }
 
-  /** A member, the line it is on, and which of the fields in question it uses. */
-  public record Row(int line, String member, List<String> uses) {
+  /** A member, the line it is on, and which of the members in question it uses. */
+  public record Row(String file, int line, String member, List<String> uses) {
     public Row {
       uses = List.copyOf(uses);
     }

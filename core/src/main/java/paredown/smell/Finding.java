@@ -10,26 +10,48 @@ import paredown.project.Fingerprint;
  * @param weight from 0 to 100; it depends on the place alone, and more of the evil never weighs
  *     less
  * @param type canonical name of the class
+ * @param identity the names that, with the class, tell it from other findings of the smell
  * @param members the members it is about, fields by name and methods by signature
- * @param range where the class is
+ * @param range where it is
+ * @param summary what it says in half a line
+ * @param claim what it says in one sentence
  */
 public record Finding(
-    Smell smell, int weight, String type, List<String> members, Range range, Evidence evidence) {
+    Smell smell,
+    Form form,
+    int weight,
+    String type,
+    List<String> identity,
+    List<String> members,
+    Range range,
+    String summary,
+    String claim,
+    Evidence evidence) {
 
   public Finding {
+    identity = List.copyOf(identity);
     members = List.copyOf(members);
   }
 
   /** The smell's short name and six hexadecimal digits of the names of the place. */
   public String id() {
     Fingerprint names = new Fingerprint().add(smell.id()).add(type);
-    if (smell == Smell.DATA_CLUMP) {
-      members.stream().sorted().forEach(names::add);
-    }
+    identity.stream().sorted().forEach(names::add);
     return smell.shortName() + "-" + names.hex(6);
   }
 
-  public String simpleType() {
-    return type.substring(type.lastIndexOf('.') + 1);
+  /** The class's name without its package. */
+  public String shortType() {
+    return shortName(type);
+  }
+
+  /** A canonical name without its package: what begins with the first capital letter. */
+  public static String shortName(String type) {
+    String[] parts = type.split("\\.");
+    int from = 0;
+    while (from < parts.length - 1 && Character.isLowerCase(parts[from].charAt(0))) {
+      from++;
+    }
+    return String.join(".", List.of(parts).subList(from, parts.length));
   }
 }

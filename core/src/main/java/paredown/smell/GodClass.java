@@ -4,58 +4,76 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
-import paredown.facts.Facts;
 import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.Cohesion;
 import paredown.measure.ForeignData;
 import paredown.measure.MemberGroups;
+import paredown.measure.Responsibilities;
 import paredown.measure.Size;
 import paredown.text.Counted;
 
 /**
- * A god class is very complex, uses the data of several other classes, and its methods have little
- * in common: all three together.
+ * A god class is very complex, and either uses the data of several other classes while its methods
+ * have little in common, or consists of groups of members that share nothing at all.
  *
- * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5. Interfaces,
- * enums, records, annotations and classes without fields of their own are none.
+ * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; the groups are
+ * those of Hitz and Montazeri, 1995, where each has fields and logic of its own. Interfaces, enums,
+ * records, annotations and classes without fields of their own are none.
  */
 final class GodClass implements Detector {
+  private static final int HEAVY_METHODS = 3;
+  private static final int HEAVY_BRANCHES = 10;
 
   @Override
-  public Smell smell() {
-    return Smell.GOD_CLASS;
-  }
-
-  @Override
-  public Stream<Finding> find(Facts facts, Limits limits) {
-    Map<String, TypeFact> types = facts.byName();
-    return facts.types().stream()
+  public Stream<Finding> find(Grounds grounds) {
+    return grounds.facts().types().stream()
         .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
-        .filter(type -> !type.instanceFields().isEmpty())
-        .filter(type -> !type.supertypes().contains("java.lang.Throwable"))
-        .flatMap(type -> judge(type, types, limits));
+        .filter(type -> !type.instanceFields().isEmpty() && !type.isException())
+        .flatMap(type -> judge(type, grounds));
   }
 
-  private static Stream<Finding> judge(TypeFact type, Map<String, TypeFact> types, Limits limits) {
+  private static Stream<Finding> judge(TypeFact type, Grounds grounds) {
+    Limits limits = grounds.limits();
     int complexity = Size.weightedMethods(type);
-    Set<String> foreign = ForeignData.of(type, types);
+    if (complexity < limits.godComplexity()) {
+      return Stream.empty();
+    }
+    Set<String> foreign = ForeignData.of(type, grounds.types());
     Cohesion cohesion = Cohesion.of(type);
-    boolean god =
-        complexity >= limits.godComplexity()
-            && foreign.size() > limits.godForeign()
-            && cohesion.percent() < limits.godCohesion();
-    return god ? Stream.of(finding(type, complexity, foreign, cohesion, limits)) : Stream.empty();
+    boolean meddles =
+        foreign.size() > limits.godForeign() && cohesion.percent() < limits.godCohesion();
+    List<MemberGroups.Group> apart = MemberGroups.of(type).stream().filter(heavy(type)).toList();
+    return meddles || apart.size() > 1
+        ? Stream.of(finding(type, complexity, foreign, cohesion, apart.size(), grounds))
+        : Stream.empty();
+  }
+
+  /** A group is a responsibility of its own where it has state, and logic that works on it. */
+  private static Predicate<MemberGroups.Group> heavy(TypeFact type) {
+    return group ->
+        !group.fields().isEmpty()
+            && group.methods().size() >= HEAVY_METHODS
+            && type.methods().stream()
+                    .filter(method -> group.methods().contains(method.signature()))
+                    .mapToInt(MethodFact::branches)
+                    .sum()
+                >= HEAVY_BRANCHES;
   }
 
   private static Finding finding(
-      TypeFact type, int complexity, Set<String> foreign, Cohesion cohesion, Limits limits) {
-    Set<String> others = new TreeSet<>();
-    foreign.forEach(field -> others.add(field.substring(0, field.indexOf('#'))));
-    List<MemberGroups.Group> groups = MemberGroups.of(type);
+      TypeFact type,
+      int complexity,
+      Set<String> foreign,
+      Cohesion cohesion,
+      int apart,
+      Grounds grounds) {
+    Limits limits = grounds.limits();
+    long others =
+        foreign.stream().map(field -> field.substring(0, field.indexOf('#'))).distinct().count();
     List<Evidence.Figure> figures = new ArrayList<>();
     figures.add(
         new Evidence.Figure(
@@ -69,11 +87,13 @@ final class GodClass implements Detector {
             "foreignFields",
             foreign.size(),
             limits.godForeign(),
-            "uses %d fields of %s; more than %d are too many"
-                .formatted(
-                    foreign.size(),
-                    Counted.of(others.size(), "other class", "other classes"),
-                    limits.godForeign())));
+            foreign.isEmpty()
+                ? "uses no data of other classes"
+                : "uses %s of %s; more than %d are too many"
+                    .formatted(
+                        Counted.of(foreign.size(), "field", "fields"),
+                        Counted.of(others, "other class", "other classes"),
+                        limits.godForeign())));
     figures.add(
         new Evidence.Figure(
             "connectedPairs",
@@ -85,24 +105,69 @@ final class GodClass implements Detector {
                     cohesion.pairs(),
                     cohesion.percent(),
                     limits.godCohesion())));
-    List<Evidence.Group> shown =
-        groups.stream().map(g -> new Evidence.Group(g.fields(), g.methods())).toList();
+    figures.add(
+        new Evidence.Figure(
+            "apart",
+            apart,
+            1,
+            apart > 1
+                ? apart + " groups of its members, each with fields and logic, share nothing"
+                : "its members hang together in one part"));
+    List<Evidence.Group> groups = groups(type, grounds);
     List<String> members = new ArrayList<>();
     type.fields().stream().map(FieldFact::name).forEach(members::add);
     type.methods().stream().map(MethodFact::signature).forEach(members::add);
+    String knows = "the data of " + Counted.of(others, "other class", "other classes");
+    String summary =
+        (groups.size() > 1 ? groups.size() + " groups of members" : "members with little in common")
+            + (others > 0 ? "; " + knows : "");
     return new Finding(
         Smell.GOD_CLASS,
+        Form.WHOLE,
         weight(complexity, foreign.size(), cohesion.value(), limits),
         type.name(),
+        List.of(),
         members,
         type.range(),
-        new Evidence(figures, shown, rows(type), List.copyOf(foreign)));
+        summary,
+        Finding.shortName(type.name())
+            + (foreign.size() > limits.godForeign()
+                ? " does too many things, and knows too much of other classes."
+                : " does several things that have nothing to do with each other."),
+        new Evidence(
+            figures,
+            groups.size() > 1
+                ? "Its members fall into %d groups:".formatted(groups.size())
+                : "Its members hang together in one part, so that no cut between them is plain.",
+            groups.size() > 1 ? groups : List.of(),
+            rows(type),
+            List.copyOf(foreign)));
+  }
+
+  private static List<Evidence.Group> groups(TypeFact type, Grounds grounds) {
+    List<MemberGroups.Group> found = Responsibilities.of(type, grounds.clients());
+    Map<MemberGroups.Group, String> names = Responsibilities.names(found);
+    Map<String, Set<String>> users = grounds.clients().ofMembers(type);
+    return found.stream()
+        .map(
+            group ->
+                new Evidence.Group(
+                    names.get(group),
+                    group.fields(),
+                    group.methods(),
+                    group.methods().stream()
+                        .flatMap(method -> users.getOrDefault(method, Set.of()).stream())
+                        .distinct()
+                        .sorted()
+                        .toList()))
+        .toList();
   }
 
   private static List<Evidence.Row> rows(TypeFact type) {
     List<Evidence.Row> rows = new ArrayList<>();
     for (FieldFact field : type.instanceFields()) {
-      rows.add(new Evidence.Row(field.range().line(), field.name(), List.of()));
+      rows.add(
+          new Evidence.Row(field.range().file(), field.range().line(), field.name(), List.of()));
     }
     for (MethodFact method : type.methods()) {
       if (MemberGroups.ties(method)) {
@@ -117,7 +182,9 @@ final class GodClass implements Detector {
             .map(each -> each.name() + "()")
             .distinct()
             .forEach(uses::add);
-        rows.add(new Evidence.Row(method.range().line(), method.signature(), uses));
+        rows.add(
+            new Evidence.Row(
+                method.range().file(), method.range().line(), method.signature(), uses));
       }
     }
     return rows;
@@ -129,7 +196,7 @@ final class GodClass implements Detector {
    */
   static int weight(int complexity, int foreign, double cohesion, Limits limits) {
     double size = 25 * (1 - (double) limits.godComplexity() / complexity);
-    double data = 20 * (1 - (double) limits.godForeign() / foreign);
+    double data = foreign == 0 ? 0 : 20 * (1 - (double) limits.godForeign() / foreign);
     double apart = 15 * (1 - cohesion * 100 / limits.godCohesion());
     return (int) Math.round(40 + Math.max(0, size) + Math.max(0, data) + Math.max(0, apart));
   }

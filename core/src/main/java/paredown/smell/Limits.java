@@ -1,8 +1,7 @@
 package paredown.smell;
 
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.TreeMap;
 import paredown.project.Nearest;
 import paredown.project.ProjectUnreadable;
 import paredown.project.Settings;
@@ -11,22 +10,39 @@ import paredown.project.Settings;
  * Limits are the thresholds of all smells, in one place.
  *
  * <p>The defaults for god classes are those of Lanza and Marinescu, "Object-Oriented Metrics in
- * Practice", 2006: very high complexity, more than a few foreign fields, a third of all pairs.
- *
- * @param godComplexity from this sum of branches on a class is very complex
- * @param godForeign more foreign fields than this are more than a few
- * @param godCohesion below this percentage of connected pairs a class is not cohesive
- * @param clumpFields from so many fields on a group is a clump
- * @param clumpMethods from so many methods that use several of them
+ * Practice", 2006: very high complexity, more than a few foreign fields, a third of all pairs. So
+ * is the share of own data below which a method is envious.
  */
-public record Limits(
-    int godComplexity, int godForeign, int godCohesion, int clumpFields, int clumpMethods) {
-  private static final Limits DEFAULTS = new Limits(47, 5, 33, 3, 3);
-  private static final Set<String> NAMES =
-      Set.of("god-complexity", "god-foreign", "god-cohesion", "clump-fields", "clump-methods");
+public final class Limits {
+  private static final Map<String, Integer> DEFAULTS = defaultValues();
+
+  private final Map<String, Integer> values;
+
+  private Limits(Map<String, Integer> values) {
+    this.values = values;
+  }
+
+  private static Map<String, Integer> defaultValues() {
+    Map<String, Integer> values = new TreeMap<>();
+    values.put("god-complexity", 47);
+    values.put("god-foreign", 5);
+    values.put("god-cohesion", 33);
+    values.put("clump-fields", 3);
+    values.put("clump-methods", 3);
+    values.put("clump-parameters", 3);
+    values.put("clump-places", 3);
+    values.put("constructor-parameters", 4);
+    values.put("envy-data", 3);
+    values.put("envy-own-share", 33);
+    values.put("question-places", 3);
+    values.put("divergent-clients", 2);
+    values.put("divergent-commits", 3);
+    values.put("lazy-forwards", 2);
+    return values;
+  }
 
   public static Limits defaults() {
-    return DEFAULTS;
+    return new Limits(DEFAULTS);
   }
 
   /**
@@ -35,20 +51,99 @@ public record Limits(
    * @throws ProjectUnreadable where a name is unknown
    */
   public static Limits of(Settings settings) {
-    Map<String, Integer> set = settings.limits();
-    for (String name : set.keySet()) {
-      if (!NAMES.contains(name)) {
-        throw new ProjectUnreadable(
-            Settings.FILE + ": limits: there is no limit " + name + ".",
-            Nearest.advice(
-                name, NAMES, "The limits are " + String.join(", ", new TreeSet<>(NAMES)) + "."));
-      }
+    settings.limits().keySet().forEach(name -> requireKnown(settings, name));
+    return defaults().with(settings.limits());
+  }
+
+  private static void requireKnown(Settings settings, String name) {
+    if (!DEFAULTS.containsKey(name)) {
+      throw new ProjectUnreadable(
+          Settings.FILE + settings.lineOf(name) + ": limits: there is no limit " + name + ".",
+          Nearest.advice(
+              name,
+              DEFAULTS.keySet(),
+              "The limits are " + String.join(", ", DEFAULTS.keySet()) + "."));
     }
-    return new Limits(
-        set.getOrDefault("god-complexity", DEFAULTS.godComplexity),
-        set.getOrDefault("god-foreign", DEFAULTS.godForeign),
-        set.getOrDefault("god-cohesion", DEFAULTS.godCohesion),
-        set.getOrDefault("clump-fields", DEFAULTS.clumpFields),
-        set.getOrDefault("clump-methods", DEFAULTS.clumpMethods));
+  }
+
+  /** These limits with some others in their place. */
+  public Limits with(Map<String, Integer> others) {
+    Map<String, Integer> all = new TreeMap<>(values);
+    all.putAll(others);
+    return new Limits(all);
+  }
+
+  private int value(String name) {
+    return values.get(name);
+  }
+
+  /** From this sum of branches on a class is very complex. */
+  public int godComplexity() {
+    return value("god-complexity");
+  }
+
+  /** More foreign fields than this are more than a few. */
+  public int godForeign() {
+    return value("god-foreign");
+  }
+
+  /** Below this percentage of connected pairs a class is not cohesive. */
+  public int godCohesion() {
+    return value("god-cohesion");
+  }
+
+  /** From so many fields on a group is a clump. */
+  public int clumpFields() {
+    return value("clump-fields");
+  }
+
+  /** From so many methods that use several of them. */
+  public int clumpMethods() {
+    return value("clump-methods");
+  }
+
+  /** From so many parameters on a group is a clump. */
+  public int clumpParameters() {
+    return value("clump-parameters");
+  }
+
+  /** From so many parameter lists that hold them. */
+  public int clumpPlaces() {
+    return value("clump-places");
+  }
+
+  /** More parameters than this are too many for a constructor. */
+  public int constructorParameters() {
+    return value("constructor-parameters");
+  }
+
+  /** From so many data of one other class on a method may be envious. */
+  public int envyData() {
+    return value("envy-data");
+  }
+
+  /** Below this percentage of own data among all it uses, it is. */
+  public int envyOwnShare() {
+    return value("envy-own-share");
+  }
+
+  /** From so many methods on that ask the same, a question is in the wrong place. */
+  public int questionPlaces() {
+    return value("question-places");
+  }
+
+  /** So many clients make a group of clients. */
+  public int divergentClients() {
+    return value("divergent-clients");
+  }
+
+  /** So many commits make a group of commits. */
+  public int divergentCommits() {
+    return value("divergent-commits");
+  }
+
+  /** From so many methods on that only pass calls on, a class is a mere go-between. */
+  public int lazyForwards() {
+    return value("lazy-forwards");
   }
 }

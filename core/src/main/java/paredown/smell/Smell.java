@@ -3,7 +3,10 @@ package paredown.smell;
 /** A smell is a shape of code that makes changes harder than they need be. */
 public enum Smell {
   GOD_CLASS("god-class", "god", "god class"),
-  DATA_CLUMP("data-clump", "clump", "data clump");
+  DATA_CLUMP("data-clump", "clump", "data clump"),
+  FEATURE_ENVY("feature-envy", "envy", "feature envy"),
+  DIVERGENT_CHANGE("divergent-change", "divergent", "divergent change"),
+  LAZY_CLASS("lazy-class", "lazy", "lazy class");
 
   private final String id;
   private final String shortName;

@@ -101,7 +101,7 @@ public final class SourceText {
     List<Token> all = tokens();
     for (int i = tokenAt(from); i < all.size() && all.get(i).start() < to; i++) {
       Token token = all.get(i);
-      if (token.kind() == TokenKind.IDENTIFIER && spells(token, name)) {
+      if (token.isIdentifier() && spells(token, name)) {
         return token.start();
       }
     }

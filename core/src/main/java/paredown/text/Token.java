@@ -9,6 +9,10 @@ package paredown.text;
  */
 public record Token(TokenKind kind, int start, int end) {
 
+  public boolean isIdentifier() {
+    return kind == TokenKind.IDENTIFIER;
+  }
+
   public boolean covers(int offset) {
     return start <= offset && offset < end;
   }

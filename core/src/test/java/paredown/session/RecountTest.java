@@ -25,6 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 import paredown.project.Progress;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.smell.Form;
 import paredown.smell.Smell;
 
 /**
@@ -83,12 +84,28 @@ class RecountTest {
     Session session = Session.open(folder, Progress.silent());
     Survey survey = session.survey();
     assertEquals(
-        List.of(Smell.GOD_CLASS, Smell.DATA_CLUMP),
-        survey.findings().stream().map(Finding::smell).toList());
-    god = session.why(survey.findings().get(0).id());
-    clump = session.why(survey.findings().get(1).id());
+        List.of(
+            "god-class FerryDesk",
+            "feature-envy DeckPlan",
+            "lazy-class VesselDirectory",
+            "data-clump Sailing",
+            "divergent-change QuayBook"),
+        survey.findings().stream()
+            .filter(finding -> finding.weight() > 30)
+            .map(finding -> finding.smell().id() + " " + finding.shortType())
+            .toList());
+    god = session.why(id(survey, Smell.GOD_CLASS, Form.WHOLE));
+    clump = session.why(id(survey, Smell.DATA_CLUMP, Form.FIELDS));
     desk = read("desk/FerryDesk");
     sailing = read("desk/Sailing");
+  }
+
+  private static String id(Survey survey, Smell smell, Form form) {
+    return survey.findings().stream()
+        .filter(finding -> finding.smell() == smell && finding.form() == form)
+        .map(Finding::id)
+        .findFirst()
+        .orElseThrow();
   }
 
   private static String withoutComments(String text) {

@@ -6,11 +6,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import paredown.Fixture;
 import paredown.facts.Facts;
 import paredown.facts.FactsDrawer;
+import paredown.history.History;
 import paredown.program.Program;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
@@ -18,7 +20,7 @@ import paredown.project.SourceFile;
 class DetectorsTest {
   private static final String BERTH =
       """
-      class Berth {
+      public class Berth {
         private int depth;
         private int length;
         private int height;
@@ -41,7 +43,7 @@ class DetectorsTest {
     Sources sources = new Fixture(folder).with("src/Berth.java", source).sources();
     try (Program program = Program.of(sources, sources.paths(SourceFile.Kind.MAIN))) {
       Facts facts = FactsDrawer.draw(program);
-      return Detectors.find(facts, limits);
+      return Detectors.find(Grounds.of(facts, History.NONE, limits));
     }
   }
 
@@ -85,26 +87,26 @@ class DetectorsTest {
     String moved = find("\n\n/* moved down */\n" + BERTH.formatted("")).get(0).id();
     assertEquals(id, moved);
     assertTrue(id.matches("clump-[0-9a-f]{6}"), id);
-    assertNotEquals(id, find(BERTH.formatted("").replace("Berth", "Quay")).get(0).id());
+    assertNotEquals(id, find(BERTH.formatted("").replace("height", "sill")).get(0).id());
   }
 
   @Test
   void takesItsLimitsFromTheSettings() {
-    Limits strict = new Limits(47, 5, 33, 3, 5);
+    Limits strict = Limits.defaults().with(Map.of("clump-methods", 5));
     assertEquals(List.of(), find(BERTH.formatted(""), strict));
   }
 
   @Test
   void weighsMoreOfTheEvilNeverLess() {
     for (int more = 0; more < 40; more++) {
-      assertTrue(DataClump.weight(4 + more, 5) >= DataClump.weight(3 + more, 5));
-      assertTrue(DataClump.weight(4, 6 + more) >= DataClump.weight(4, 5 + more));
+      assertTrue(FieldClumps.weight(4 + more, 5) >= FieldClumps.weight(3 + more, 5));
+      assertTrue(FieldClumps.weight(4, 6 + more) >= FieldClumps.weight(4, 5 + more));
       int base = god(60 + more, 8, 0.2);
       assertTrue(god(61 + more, 8, 0.2) >= base);
       assertTrue(god(60 + more, 9 + more, 0.2) >= base);
       assertTrue(god(60 + more, 8, 0.1) >= base);
     }
-    assertTrue(god(100_000, 100_000, 0) <= 100 && DataClump.weight(1000, 1000) <= 100);
+    assertTrue(god(100_000, 100_000, 0) <= 100 && FieldClumps.weight(1000, 1000) <= 100);
     assertEquals(40, god(47, 5, 0.33));
   }
 

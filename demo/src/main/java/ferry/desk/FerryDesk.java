@@ -100,9 +100,7 @@ public final class FerryDesk {
 
   /** Whether a vessel can lie at a berth. */
   public boolean fits(Vessel vessel, Berth berth) {
-    return !berth.closed()
-        && vessel.lengthM() <= berth.lengthM()
-        && vessel.draughtCm() + clearanceCm <= berth.depthCm();
+    return berth.takes(vessel.lengthM(), vessel.draughtCm() + clearanceCm);
   }
 
   /** Gives a vessel the shortest free berth that fits; null where there is none. */

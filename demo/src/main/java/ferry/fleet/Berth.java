@@ -29,6 +29,11 @@ public final class Berth {
     return closed;
   }
 
+  /** Whether a hull of this length and depth can lie here. */
+  public boolean takes(int hullM, int keelCm) {
+    return !closed && hullM <= lengthM && keelCm <= depthCm;
+  }
+
   public void close() {
     closed = true;
   }

@@ -13,31 +13,28 @@ import org.jgrapht.Graph;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.graph.SimpleGraph;
-import paredown.facts.Facts;
 import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
+import paredown.facts.Range;
 import paredown.facts.TypeFact;
 import paredown.measure.MemberGroups;
+import paredown.text.Listed;
 
 /**
- * A data clump, here, is a group of fields of one class that are always used together: every method
- * that uses one of them uses another.
+ * Field clumps are fields of one class that are always used together: every method that uses one of
+ * them uses another.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Accessors and constructors do not count: they touch a
  * field for others. A clump is never all of a class, for then the class is its name already.
  */
-final class DataClump implements Detector {
+final class FieldClumps implements Detector {
 
   @Override
-  public Smell smell() {
-    return Smell.DATA_CLUMP;
-  }
-
-  @Override
-  public Stream<Finding> find(Facts facts, Limits limits) {
-    return facts.types().stream()
+  public Stream<Finding> find(Grounds grounds) {
+    Limits limits = grounds.limits();
+    return grounds.facts().types().stream()
         .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
-        .filter(type -> !type.supertypes().contains("java.lang.Throwable"))
+        .filter(type -> !type.isException())
         .filter(type -> type.instanceFields().size() > limits.clumpFields())
         .flatMap(type -> clumps(type, limits));
   }
@@ -129,26 +126,34 @@ final class DataClump implements Detector {
     List<Evidence.Row> rows = new ArrayList<>();
     type.instanceFields().stream()
         .filter(field -> group.contains(field.name()))
-        .forEach(
-            field -> rows.add(new Evidence.Row(field.range().line(), field.name(), List.of())));
+        .forEach(field -> rows.add(row(field.range(), field.name(), List.of())));
     type.methods().stream()
         .filter(method -> users.contains(method.signature()))
         .forEach(
             method ->
                 rows.add(
-                    new Evidence.Row(
-                        method.range().line(),
+                    row(
+                        method.range(),
                         method.signature(),
                         fields.stream()
                             .filter(fieldsOf.get(method.signature())::contains)
                             .toList())));
     return new Finding(
         Smell.DATA_CLUMP,
+        Form.FIELDS,
         weight(fields.size(), users.size()),
         type.name(),
         fields,
+        fields,
         type.range(),
-        new Evidence(figures, List.of(), rows, List.of()));
+        Listed.of(fields) + " are always used together",
+        "%s of %s are one thing without a name."
+            .formatted(Listed.of(fields), Finding.shortName(type.name())),
+        Evidence.of(figures, "Every method that uses one of them uses another:", rows));
+  }
+
+  private static Evidence.Row row(Range range, String member, List<String> uses) {
+    return new Evidence.Row(range.file(), range.line(), member, uses);
   }
 
   /** 20, and more for every field and every method: up to 25 for fields and 25 for methods. */

@@ -1,0 +1,129 @@
+package paredown.facts;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.SourcePositions;
+import com.sun.source.util.TreePath;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.TypeElement;
+import paredown.facts.Access.Root;
+import paredown.program.Program;
+import paredown.program.Unit;
+
+/** The named types that a program's files declare, and the names of their members. */
+final class DeclaredTypes {
+  private final Program program;
+  private final SourcePositions positions;
+  private final Set<Element> types = Collections.newSetFromMap(new IdentityHashMap<>());
+  private final Map<Element, String> names = new IdentityHashMap<>();
+
+  DeclaredTypes(Program program) {
+    this.program = program;
+    this.positions = program.trees().getSourcePositions();
+    for (Unit unit : program.units()) {
+      TreePath path = new TreePath(unit.tree());
+      unit.tree().getTypeDecls().forEach(type -> add(new TreePath(path, type)));
+    }
+  }
+
+  private void add(TreePath path) {
+    if (path.getLeaf() instanceof ClassTree type && element(path) instanceof TypeElement declared) {
+      types.add(declared);
+      type.getMembers().forEach(member -> add(new TreePath(path, member)));
+    }
+  }
+
+  Element element(TreePath path) {
+    return program.trees().getElement(path);
+  }
+
+  boolean holds(Element type) {
+    return types.contains(type);
+  }
+
+  String name(TypeElement type) {
+    return names.computeIfAbsent(type, each -> type.getQualifiedName().toString());
+  }
+
+  int start(Unit unit, Tree tree) {
+    return (int) positions.getStartPosition(unit.tree(), tree);
+  }
+
+  int end(Unit unit, Tree tree) {
+    return (int) positions.getEndPosition(unit.tree(), tree);
+  }
+
+  /** What the member at a path is reached through, where it is no static one. */
+  Root root(TreePath path) {
+    Tree receiver =
+        path.getLeaf() instanceof MemberSelectTree select
+            ? select.getExpression()
+            : path.getLeaf() instanceof MemberReferenceTree reference
+                ? reference.getQualifierExpression()
+                : null;
+    if (receiver == null) {
+      return Root.SELF;
+    }
+    boolean ofSelf =
+        receiver instanceof MemberSelectTree select
+            && select.getExpression() instanceof IdentifierTree self
+            && self.getName().contentEquals("this");
+    if (!(receiver instanceof IdentifierTree) && !ofSelf) {
+      return Root.EXPRESSION;
+    }
+    Element element = element(new TreePath(path, receiver));
+    String name = element == null ? "" : element.getSimpleName().toString();
+    if (name.equals("this") || name.equals("super")) {
+      return Root.SELF;
+    }
+    return element == null ? Root.EXPRESSION : root(element.getKind(), name);
+  }
+
+  private static Root root(ElementKind kind, String name) {
+    return switch (kind) {
+      case PARAMETER -> new Root(Root.Kind.PARAMETER, name);
+      case LOCAL_VARIABLE, EXCEPTION_PARAMETER, RESOURCE_VARIABLE, BINDING_VARIABLE ->
+          new Root(Root.Kind.LOCAL, name);
+      case FIELD -> new Root(Root.Kind.FIELD, name);
+      default -> Root.EXPRESSION;
+    };
+  }
+
+  /** A method's name with the simple names of its parameters' types. */
+  String signature(ExecutableElement method) {
+    return names.computeIfAbsent(method, each -> spelled(method));
+  }
+
+  private static String spelled(ExecutableElement method) {
+    String name =
+        method.getKind() == ElementKind.CONSTRUCTOR
+            ? method.getEnclosingElement().getSimpleName().toString()
+            : method.getSimpleName().toString();
+    return name
+        + method.getParameters().stream()
+            .map(parameter -> simple(parameter.asType().toString()))
+            .collect(Collectors.joining(", ", "(", ")"));
+  }
+
+  private static String simple(String type) {
+    String erased = type;
+    while (erased.contains("<")) {
+      String next = erased.replaceAll("<[^<>]*>", "");
+      if (next.equals(erased)) {
+        break;
+      }
+      erased = next;
+    }
+    return erased.substring(erased.lastIndexOf('.') + 1).strip();
+  }
+}

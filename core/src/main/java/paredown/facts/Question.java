@@ -1,0 +1,16 @@
+package paredown.facts;
+
+import java.util.Set;
+
+/**
+ * A question is a condition that asks one object of another class and decides by the answer.
+ *
+ * @param type the class that is asked
+ * @param text the condition, with {@code it} for the object
+ * @param members what of it is asked, fields by name and methods by signature
+ */
+public record Question(String type, String text, Set<String> members, int line) {
+  public Question {
+    members = Set.copyOf(members);
+  }
+}

@@ -1,0 +1,30 @@
+package paredown.facts;
+
+/**
+ * A span is one statement of a body.
+ *
+ * @param start offset of its first character
+ * @param end offset behind its last character
+ * @param depth how many statements it stands in
+ * @param jumps whether it may leave itself by return, break or continue
+ * @param comment the comment on the line before; empty where there is none
+ * @param paragraph whether a blank line or a comment stands before it
+ */
+public record Span(
+    int start,
+    int end,
+    int firstLine,
+    int lastLine,
+    int depth,
+    boolean jumps,
+    String comment,
+    boolean paragraph) {
+
+  public boolean holds(int offset) {
+    return start <= offset && offset < end;
+  }
+
+  public int lines() {
+    return lastLine - firstLine + 1;
+  }
+}

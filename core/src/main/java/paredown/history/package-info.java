@@ -1,0 +1,2 @@
+/** Commits and what they touched, from version control. */
+package paredown.history;

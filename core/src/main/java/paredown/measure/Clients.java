@@ -1,0 +1,68 @@
+package paredown.measure;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import paredown.facts.Facts;
+import paredown.facts.MethodFact.MemberUse;
+import paredown.facts.TypeFact;
+
+/**
+ * Clients are the classes of a project that use another one. What stands in the same file is no
+ * client, and a nested class is counted as the top-level one around it.
+ */
+public final class Clients {
+  private final Map<String, Set<String>> ofTypes = new HashMap<>();
+  private final Map<String, Map<String, Set<String>>> ofMembers = new HashMap<>();
+
+  private Clients() {}
+
+  public static Clients of(Facts facts) {
+    Clients clients = new Clients();
+    Map<String, TypeFact> types = facts.byName();
+    for (TypeFact type : facts.types()) {
+      String client = outermost(type, types);
+      for (String mentioned : type.mentions()) {
+        TypeFact other = types.get(mentioned);
+        if (other != null && !other.sharesFileWith(type)) {
+          clients.ofTypes.computeIfAbsent(mentioned, t -> new TreeSet<>()).add(client);
+        }
+      }
+      Stream.concat(
+              type.initialising().uses().stream(),
+              type.methods().stream().flatMap(method -> method.uses().stream()))
+          .forEach(use -> clients.add(use, client, type, types));
+    }
+    return clients;
+  }
+
+  private void add(MemberUse use, String client, TypeFact type, Map<String, TypeFact> types) {
+    TypeFact other = types.get(use.type());
+    if (other != null && !other.sharesFileWith(type)) {
+      ofMembers
+          .computeIfAbsent(use.type(), t -> new HashMap<>())
+          .computeIfAbsent(use.member(), member -> new TreeSet<>())
+          .add(client);
+    }
+  }
+
+  private static String outermost(TypeFact type, Map<String, TypeFact> types) {
+    TypeFact at = type;
+    while (types.get(at.outer()) != null) {
+      at = types.get(at.outer());
+    }
+    return at.name();
+  }
+
+  /** The classes whose text names a type, in order. */
+  public Set<String> of(TypeFact type) {
+    return ofTypes.getOrDefault(type.name(), Set.of());
+  }
+
+  /** The classes that use each member of a type, by the member's name or signature. */
+  public Map<String, Set<String>> ofMembers(TypeFact type) {
+    return ofMembers.getOrDefault(type.name(), Map.of());
+  }
+}

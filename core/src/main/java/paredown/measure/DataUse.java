@@ -1,0 +1,125 @@
+package paredown.measure;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import paredown.facts.Access;
+import paredown.facts.MethodFact.MemberUse;
+import paredown.facts.TypeFact;
+
+/**
+ * A data use is whose data some code uses: how many of one provider's, how many of its own class's.
+ *
+ * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006: access to foreign data, and
+ * locality of attribute accesses. Only what is reached through a parameter, a field or a local
+ * variable counts as data of another class.
+ *
+ * @param provider canonical name of the class whose data are used most; empty where there is none
+ * @param variable the parameter or field that stands for most of it; empty where a local does
+ * @param data the provider's fields that are used
+ * @param foreign how many fields of all other classes are used
+ * @param own instance members of its own class that are used, fields by name, methods by signature
+ * @param lines the provider's fields that each line uses
+ */
+public record DataUse(
+    String provider,
+    String variable,
+    Set<String> data,
+    int foreign,
+    Set<String> own,
+    SortedMap<Integer, Set<String>> lines) {
+
+  /** What a stretch of code in a type uses. */
+  public static DataUse of(TypeFact type, List<Access> accesses, Map<String, TypeFact> types) {
+    Map<String, Set<String>> byProvider = new TreeMap<>();
+    Set<String> own = new TreeSet<>();
+    Set<String> made =
+        accesses.stream()
+            .filter(access -> access.use().kind() == MemberUse.Kind.CREATE)
+            .map(access -> access.use().type())
+            .collect(Collectors.toSet());
+    for (Access access : accesses) {
+      TypeFact other = types.get(access.use().type());
+      if (other == null) {
+        continue;
+      }
+      String field = ForeignData.field(other, access.use());
+      if (!ForeignData.isForeign(type, other)) {
+        if (isOwn(access, other)) {
+          own.add(field.isEmpty() ? access.use().member() : field);
+        }
+      } else if (!field.isEmpty() && access.root().isVariable() && !made.contains(other.name())) {
+        byProvider.computeIfAbsent(other.name(), t -> new TreeSet<>()).add(field);
+      }
+    }
+    String provider =
+        byProvider.keySet().stream()
+            .reduce("", (a, b) -> a.isEmpty() || size(byProvider, b) > size(byProvider, a) ? b : a);
+    int foreign = byProvider.values().stream().mapToInt(Set::size).sum();
+    return new DataUse(
+        provider,
+        variable(provider, accesses),
+        byProvider.getOrDefault(provider, Set.of()),
+        foreign,
+        own,
+        lines(provider, accesses, types));
+  }
+
+  private static int size(Map<String, Set<String>> sets, String key) {
+    return sets.get(key).size();
+  }
+
+  private static boolean isOwn(Access access, TypeFact type) {
+    boolean constant = type.field(access.use().member()).filter(f -> f.isConstant()).isPresent();
+    return access.use().kind() != MemberUse.Kind.CREATE
+        && access.root().kind() != Access.Root.Kind.CLASS
+        && !constant;
+  }
+
+  private static String variable(String provider, List<Access> accesses) {
+    Map<String, Set<String>> members = new HashMap<>();
+    for (Access access : accesses) {
+      if (access.use().type().equals(provider)
+          && (access.root().kind() == Access.Root.Kind.PARAMETER
+              || access.root().kind() == Access.Root.Kind.FIELD)) {
+        members
+            .computeIfAbsent(access.root().name(), name -> new HashSet<>())
+            .add(access.use().member());
+      }
+    }
+    return members.entrySet().stream()
+        .max(
+            Map.Entry.<String, Set<String>>comparingByValue(
+                    java.util.Comparator.comparingInt(Set::size))
+                .thenComparing(Map.Entry.comparingByKey()))
+        .map(Map.Entry::getKey)
+        .orElse("");
+  }
+
+  private static SortedMap<Integer, Set<String>> lines(
+      String provider, List<Access> accesses, Map<String, TypeFact> types) {
+    SortedMap<Integer, Set<String>> lines = new TreeMap<>();
+    for (Access access : accesses) {
+      TypeFact other = types.get(access.use().type());
+      if (other != null && other.name().equals(provider)) {
+        String field = ForeignData.field(other, access.use());
+        if (!field.isEmpty()) {
+          lines.computeIfAbsent(access.line(), line -> new TreeSet<>()).add(field);
+        }
+      }
+    }
+    return lines;
+  }
+
+  /** Own members among all that are used, in whole percent; 100 where nothing is used. */
+  public int ownPercent() {
+    int all = own.size() + foreign;
+    return all == 0 ? 100 : own.size() * 100 / all;
+  }
+}

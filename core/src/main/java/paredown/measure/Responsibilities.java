@@ -1,0 +1,136 @@
+package paredown.measure;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import org.jgrapht.Graph;
+import org.jgrapht.alg.clustering.GirvanNewmanClustering;
+import org.jgrapht.alg.clustering.UndirectedModularityMeasurer;
+import org.jgrapht.graph.DefaultEdge;
+import paredown.facts.TypeFact;
+import paredown.text.NameWords;
+
+/**
+ * The responsibilities of a class: its members clustered by what they use together, and where that
+ * leaves some apart, by the words of their names and by who uses them.
+ *
+ * <p>Parts that share nothing are found first. A large part is divided where its members hang
+ * together in communities (Girvan and Newman, "Community structure in social and biological
+ * networks", 2002), if their modularity (Newman and Girvan, 2004) is high enough.
+ */
+public final class Responsibilities {
+  private static final int DIVIDED_FROM = 10;
+  private static final int SMALLEST = 3;
+  private static final int MOST = 4;
+  private static final double MODULARITY = 0.35;
+
+  private final TypeFact type;
+  private final Map<String, Set<String>> users;
+  private final List<Set<String>> groups = new ArrayList<>();
+
+  private Responsibilities(TypeFact type, Clients clients) {
+    this.type = type;
+    this.users = clients.ofMembers(type);
+  }
+
+  /**
+   * The groups, largest first. What touches nothing and shares no word or client with any group is
+   * in none.
+   */
+  public static List<MemberGroups.Group> of(TypeFact type, Clients clients) {
+    return new Responsibilities(type, clients).groups();
+  }
+
+  private List<MemberGroups.Group> groups() {
+    Graph<String, DefaultEdge> graph = MemberGroups.graph(type);
+    Set<String> loose = new TreeSet<>();
+    for (Set<String> part : MemberGroups.parts(graph)) {
+      if (part.size() < SMALLEST) {
+        loose.addAll(part);
+      } else {
+        groups.addAll(divided(graph, part));
+      }
+    }
+    loose.forEach(this::settle);
+    return groups.stream()
+        .map(members -> MemberGroups.group(type, members))
+        .sorted(Comparator.comparingInt(MemberGroups.Group::size).reversed())
+        .toList();
+  }
+
+  private static List<Set<String>> divided(Graph<String, DefaultEdge> whole, Set<String> part) {
+    if (part.size() < DIVIDED_FROM) {
+      return List.of(new HashSet<>(part));
+    }
+    Graph<String, DefaultEdge> graph = MemberGroups.within(whole, part);
+    UndirectedModularityMeasurer<String, DefaultEdge> measurer =
+        new UndirectedModularityMeasurer<>(graph);
+    List<Set<String>> best = List.of(part);
+    double highest = MODULARITY;
+    for (int count = 2; count <= MOST; count++) {
+      List<Set<String>> clusters =
+          new GirvanNewmanClustering<>(graph, count).getClustering().getClusters();
+      double modularity = measurer.modularity(clusters);
+      if (modularity > highest
+          && clusters.stream().allMatch(cluster -> cluster.size() >= SMALLEST)) {
+        best = clusters;
+        highest = modularity;
+      }
+    }
+    return best.stream().map(HashSet::new).map(set -> (Set<String>) set).toList();
+  }
+
+  /** Puts a member to the group whose names and clients are most like its own. */
+  private void settle(String member) {
+    Set<String> best = null;
+    double closest = 0;
+    for (Set<String> group : groups) {
+      double closeness =
+          group.stream().mapToDouble(other -> closeness(member, other)).sum() / group.size();
+      if (closeness > closest) {
+        closest = closeness;
+        best = group;
+      }
+    }
+    if (best != null) {
+      best.add(member);
+    }
+  }
+
+  private double closeness(String one, String other) {
+    return alike(new HashSet<>(NameWords.telling(one)), new HashSet<>(NameWords.telling(other)))
+        + alike(users.getOrDefault(one, Set.of()), users.getOrDefault(other, Set.of()));
+  }
+
+  /** Jaccard's measure: what two sets have in common, of what either has. */
+  private static double alike(Set<String> one, Set<String> other) {
+    Set<String> both = new HashSet<>(one);
+    both.retainAll(other);
+    Set<String> either = new HashSet<>(one);
+    either.addAll(other);
+    return either.isEmpty() ? 0 : (double) both.size() / either.size();
+  }
+
+  /** A name for each group, from the word that tells it from the others; empty where none does. */
+  public static Map<MemberGroups.Group, String> names(List<MemberGroups.Group> groups) {
+    Map<MemberGroups.Group, String> names = new HashMap<>();
+    for (MemberGroups.Group group : groups) {
+      List<String> others = new ArrayList<>();
+      groups.stream().filter(each -> each != group).forEach(each -> others.addAll(all(each)));
+      names.put(
+          group, NameWords.distinctive(all(group), others).map(NameWords::capitalised).orElse(""));
+    }
+    return names;
+  }
+
+  private static List<String> all(MemberGroups.Group group) {
+    List<String> all = new ArrayList<>(group.fields());
+    all.addAll(group.methods());
+    return all;
+  }
+}

@@ -1,0 +1,26 @@
+package paredown.remedy;
+
+import paredown.refactor.ExtractClass;
+
+/** A cure is what a candidate would do: a refactoring with its arguments. */
+public sealed interface Cure {
+
+  /** The command that asks for it, as it is typed. */
+  String command();
+
+  /** An extraction of a class, which can be done. */
+  record Extract(ExtractClass refactoring) implements Cure {
+    @Override
+    public String command() {
+      return refactoring.command();
+    }
+  }
+
+  /**
+   * A refactoring that Pare Down cannot do yet, so that it is the user's.
+   *
+   * @param says what it does, in words: {@code move method fits to Berth}
+   * @param effect measured on the facts
+   */
+  record ByHand(String command, String says, Effect effect) implements Cure {}
+}

@@ -1,0 +1,133 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.measure.ChangeGroups;
+import paredown.measure.ClientGroups;
+import paredown.text.Counted;
+import paredown.text.Listed;
+
+/**
+ * A class diverges where it has several reasons to change: groups of clients that use members which
+ * share nothing with those of the other groups, or commits that touch members which no commit of
+ * the other groups touches. Either is enough; both weigh more.
+ *
+ * <p>Fowler, "Refactoring", 1999, chapter 3; Martin, "The single responsibility principle", 2002.
+ */
+final class DivergentChange implements Detector {
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    return grounds.facts().types().stream()
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
+        .filter(type -> !type.isException())
+        .flatMap(type -> judge(type, grounds));
+  }
+
+  private static Stream<Finding> judge(TypeFact type, Grounds grounds) {
+    List<ClientGroups.Group> byClients =
+        ClientGroups.of(type, grounds.clients(), grounds.limits().divergentClients());
+    List<ChangeGroups.Group> byCommits =
+        ChangeGroups.of(type, grounds.history(), grounds.limits().divergentCommits());
+    return byClients.size() > 1 || byCommits.size() > 1
+        ? Stream.of(finding(type, byClients, byCommits, grounds.limits()))
+        : Stream.empty();
+  }
+
+  private static Finding finding(
+      TypeFact type,
+      List<ClientGroups.Group> byClients,
+      List<ChangeGroups.Group> byCommits,
+      Limits limits) {
+    List<Evidence.Figure> figures = new ArrayList<>();
+    List<Evidence.Group> groups = new ArrayList<>();
+    int clients = byClients.stream().mapToInt(group -> group.clients().size()).sum();
+    int commits = byCommits.stream().mapToInt(group -> group.commits().size()).sum();
+    if (byClients.size() > 1) {
+      figures.add(
+          new Evidence.Figure(
+              "clientGroups",
+              byClients.size(),
+              2,
+              "%d clients in %d groups, each of %d or more, that use members with nothing in common"
+                  .formatted(clients, byClients.size(), limits.divergentClients())));
+      byClients.forEach(
+          group ->
+              groups.add(
+                  new Evidence.Group(
+                      group.name(),
+                      group.fields(),
+                      group.methods(),
+                      List.copyOf(group.clients()))));
+    }
+    if (byCommits.size() > 1) {
+      figures.add(
+          new Evidence.Figure(
+              "commitGroups",
+              byCommits.size(),
+              2,
+              "%d commits in %d groups, each of %d or more, that touch members no other group does"
+                  .formatted(commits, byCommits.size(), limits.divergentCommits())));
+      byCommits.forEach(
+          group ->
+              groups.add(
+                  new Evidence.Group(
+                      "changed by " + Counted.of(group.commits().size(), "commit", "commits"),
+                      group.fields(),
+                      group.methods(),
+                      group.files())));
+    }
+    String name = Finding.shortName(type.name());
+    List<String> members = new ArrayList<>();
+    groups.forEach(group -> members.addAll(group.fields()));
+    groups.forEach(group -> members.addAll(group.methods()));
+    return new Finding(
+        Smell.DIVERGENT_CHANGE,
+        Form.WHOLE,
+        weight(byClients.size(), clients, byCommits.size(), commits),
+        type.name(),
+        List.of(),
+        members.stream().distinct().toList(),
+        type.range(),
+        byClients.size() > 1
+            ? "%d groups of clients use members with nothing in common".formatted(byClients.size())
+            : "%d groups of commits touch members apart from each other"
+                .formatted(byCommits.size()),
+        "%s has several reasons to change: %s."
+            .formatted(name, Listed.of(groups.stream().map(DivergentChange::said).toList())),
+        new Evidence(
+            figures,
+            byClients.size() > 1 ? "Who uses what:" : "What changes together:",
+            groups,
+            rows(type, members),
+            List.of()));
+  }
+
+  private static String said(Evidence.Group group) {
+    return group.name().isEmpty() ? group.methods().get(0).replaceAll("\\(.*", "") : group.name();
+  }
+
+  private static List<Evidence.Row> rows(TypeFact type, List<String> members) {
+    List<Evidence.Row> rows = new ArrayList<>();
+    for (MethodFact method : type.methods()) {
+      if (members.contains(method.signature())) {
+        rows.add(
+            new Evidence.Row(
+                type.range().file(), method.range().line(), method.signature(), List.of()));
+      }
+    }
+    return rows;
+  }
+
+  /** 20; for each kind of evidence up to 15 for its groups and 15 for its clients or commits. */
+  static int weight(int clientGroups, int clients, int commitGroups, int commits) {
+    return (int) Math.round(20 + evidence(clientGroups, clients) + evidence(commitGroups, commits));
+  }
+
+  private static double evidence(int groups, int witnesses) {
+    return groups < 2 ? 0 : 15 * (1 - 1.0 / groups) + 15 * (1 - 2.0 / witnesses);
+  }
+}

@@ -1,0 +1,120 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import paredown.facts.Access;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.measure.DataUse;
+import paredown.text.Counted;
+import paredown.text.Listed;
+
+/**
+ * A method is envious where it uses several data of one other class, and hardly any of its own:
+ * most of what it asks for is the other's.
+ *
+ * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; Fowler,
+ * "Refactoring", 1999, chapter 3. Data are fields, used directly or through methods that only give
+ * or set them. Which methods are never envious is said in {@link Movable}.
+ */
+final class FeatureEnvy implements Detector {
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    return grounds.facts().types().stream()
+        .filter(type -> !type.hasErrors())
+        .flatMap(
+            type ->
+                type.methods().stream()
+                    .filter(method -> Movable.mayBeEnvious(type, method))
+                    .flatMap(method -> judge(type, method, grounds)));
+  }
+
+  private static Stream<Finding> judge(TypeFact type, MethodFact method, Grounds grounds) {
+    List<Access> accesses = method.body().accesses();
+    DataUse use = DataUse.of(type, accesses, grounds.types());
+    return use.data().size() >= grounds.limits().envyData()
+            && prevails(use, method, accesses, grounds)
+        ? Stream.of(finding(type, method, use, grounds))
+        : Stream.empty();
+  }
+
+  /** Whether code lives on one other class's data, and could live there. */
+  static boolean prevails(DataUse use, MethodFact method, List<Access> accesses, Grounds grounds) {
+    Set<String> used = accesses.stream().map(each -> each.use().type()).collect(Collectors.toSet());
+    return use.ownPercent() < grounds.limits().envyOwnShare()
+        && use.data().size() * 2 > use.foreign()
+        && Movable.canHold(use.provider(), method, used, grounds);
+  }
+
+  private static Finding finding(TypeFact type, MethodFact method, DataUse use, Grounds grounds) {
+    String target = Finding.shortName(use.provider());
+    List<String> data = List.copyOf(use.data());
+    List<Evidence.Row> rows = rows(method, use);
+    return new Finding(
+        Smell.FEATURE_ENVY,
+        Form.METHOD,
+        weight(data.size(), use.ownPercent(), method.branches(), grounds.limits()),
+        type.name(),
+        List.of(method.signature()),
+        List.of(method.signature()),
+        method.range(),
+        "%s lives on %s of %s"
+            .formatted(method.name(), Counted.of(data.size(), "value", "values"), target),
+        "%s of %s belongs to %s, whose data it lives on."
+            .formatted(method.signature(), Finding.shortName(type.name()), target),
+        new Evidence(
+            figures(use, target, grounds.limits()),
+            "This is where it asks:",
+            List.of(),
+            rows,
+            data.stream().map(each -> use.provider() + "#" + each).toList()));
+  }
+
+  static List<Evidence.Figure> figures(DataUse use, String target, Limits limits) {
+    Set<String> own = use.own();
+    return List.of(
+        new Evidence.Figure(
+            "data",
+            use.data().size(),
+            limits.envyData(),
+            "uses %d data of %s (%s); from %d on they are several"
+                .formatted(
+                    use.data().size(), target, String.join(", ", use.data()), limits.envyData())),
+        new Evidence.Figure(
+            "ownShare",
+            use.ownPercent(),
+            limits.envyOwnShare(),
+            own.isEmpty()
+                ? "and nothing of its own class"
+                : "and %s of its own class (%s): %d %% of all; below %d %% is little"
+                    .formatted(
+                        own.size(),
+                        Listed.of(List.copyOf(own)),
+                        use.ownPercent(),
+                        limits.envyOwnShare())));
+  }
+
+  static List<Evidence.Row> rows(MethodFact method, DataUse use) {
+    List<Evidence.Row> rows = new ArrayList<>();
+    rows.add(
+        new Evidence.Row(
+            method.range().file(), method.range().line(), method.signature(), List.of()));
+    use.lines()
+        .forEach(
+            (line, asked) ->
+                rows.add(new Evidence.Row(method.range().file(), line, "", List.copyOf(asked))));
+    return rows;
+  }
+
+  /** 15; up to 30 more for the data, 10 for having nothing of its own, 15 for deciding by them. */
+  static int weight(int data, int ownPercent, int branches, Limits limits) {
+    double much = 30 * (1 - 2.0 / data);
+    double own = 10 * (1 - (double) ownPercent / limits.envyOwnShare());
+    double decides = 15 * (1 - 1.0 / Math.max(1, branches));
+    return (int) Math.round(15 + Math.max(0, much) + Math.max(0, own) + decides);
+  }
+}

@@ -1,0 +1,243 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import javax.lang.model.element.Modifier;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.measure.Size;
+import paredown.text.Listed;
+
+/**
+ * A lazy class does too little to justify itself: it only passes calls on, adds nothing to the
+ * class above it, holds one small method for a single client, or is used by nobody any more.
+ *
+ * <p>Fowler, "Refactoring", 1999, chapter 3 ("Lazy class", "Middle man"). Never lazy are
+ * exceptions, annotated and abstract classes, markers, holders of constants, entry points, and, for
+ * use by nobody or one client only, what is public in a library.
+ */
+final class LazyClass implements Detector {
+  private static final int SMALL = 4;
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    return grounds.facts().types().stream()
+        .filter(LazyClass::mayBeLazy)
+        .flatMap(type -> judge(type, grounds).stream());
+  }
+
+  private static boolean isMain(MethodFact method) {
+    return method.name().equals("main") && method.isStatic();
+  }
+
+  private static boolean mayBeLazy(TypeFact type) {
+    boolean framed =
+        type.head().isFramed()
+            || type.methods().stream().anyMatch(method -> method.head().isFramed())
+            || type.fields().stream().anyMatch(field -> field.head().isFramed());
+    return type.kind() == TypeFact.Kind.CLASS
+        && !type.hasErrors()
+        && !type.isException()
+        && !type.isAbstract()
+        && !framed
+        && !type.head().annotations().contains("Deprecated")
+        && type.methods().stream().noneMatch(LazyClass::isMain);
+  }
+
+  private static Optional<Finding> judge(TypeFact type, Grounds grounds) {
+    boolean open = type.isPublic() || type.head().is(Modifier.PROTECTED);
+    Set<String> clients = grounds.clients().of(type);
+    Optional<Finding> found = passesOn(type, grounds);
+    if (found.isEmpty()) {
+      found = addsNothing(type, grounds);
+    }
+    if (found.isEmpty() && !open && type.outer().isEmpty()) {
+      found =
+          clients.isEmpty() && !usedInItsFile(type, grounds)
+              ? Optional.of(unused(type, grounds))
+              : servesOne(type, clients, grounds);
+    }
+    return found;
+  }
+
+  private static List<MethodFact> instanceMethods(TypeFact type) {
+    return type.methods().stream()
+        .filter(method -> !method.isConstructor() && !method.isStatic())
+        .toList();
+  }
+
+  /** All its methods only pass their parameters on to the one object it holds. */
+  private static Optional<Finding> passesOn(TypeFact type, Grounds grounds) {
+    List<MethodFact> methods = instanceMethods(type);
+    boolean all =
+        methods.size() >= grounds.limits().lazyForwards()
+            && methods.stream().allMatch(method -> method.forwards().isPresent())
+            && type.methods().stream().noneMatch(MethodFact::isStatic)
+            && type.instanceFields().size() == 1
+            && type.supertypes().stream().allMatch("java.lang.Object"::equals);
+    if (!all) {
+      return Optional.empty();
+    }
+    String target = methods.get(0).forwards().orElseThrow().use().type();
+    List<Evidence.Row> rows =
+        methods.stream()
+            .map(
+                method ->
+                    row(
+                        type,
+                        method,
+                        List.of("to " + method.forwards().orElseThrow().use().member())))
+            .toList();
+    Evidence.Figure figure =
+        new Evidence.Figure(
+            "forwards",
+            methods.size(),
+            grounds.limits().lazyForwards(),
+            "all its %d methods only pass the call on to %s"
+                .formatted(methods.size(), Finding.shortName(target)));
+    return Optional.of(
+        finding(
+            type,
+            Form.GO_BETWEEN,
+            35 + (int) Math.round(20 * (1 - 1.0 / methods.size())),
+            "only passes calls on to " + Finding.shortName(target),
+            "%s only passes calls on; who calls it could call %s.",
+            target,
+            List.of(figure, clientsFigure(type, grounds)),
+            "Every method passes on what it is given:",
+            rows));
+  }
+
+  /** A class below another one of the project that neither adds nor changes anything. */
+  private static Optional<Finding> addsNothing(TypeFact type, Grounds grounds) {
+    TypeFact above = grounds.types().get(type.superclass());
+    boolean nothing =
+        above != null
+            && type.fields().isEmpty()
+            && type.methods().stream().allMatch(MethodFact::passesUp)
+            && type.initialising().statements() == 0
+            && !above.isAbstract()
+            && above.supertypes().size() + 1 == type.supertypes().size();
+    if (!nothing) {
+      return Optional.empty();
+    }
+    Evidence.Figure figure =
+        new Evidence.Figure("members", 0, 0, "no field and no method of its own");
+    return Optional.of(
+        finding(
+            type,
+            Form.EMPTY,
+            35,
+            "adds nothing to " + Finding.shortName(above.name()),
+            "%s adds nothing to %s, the class above it.",
+            above.name(),
+            List.of(figure, clientsFigure(type, grounds)),
+            "",
+            List.of()));
+  }
+
+  private static boolean usedInItsFile(TypeFact type, Grounds grounds) {
+    return grounds.facts().types().stream()
+        .filter(other -> other != type && other.sharesFileWith(type))
+        .anyMatch(
+            other -> other.mentions().contains(type.name()) && !other.outer().equals(type.name()));
+  }
+
+  private static Finding unused(TypeFact type, Grounds grounds) {
+    boolean tested = grounds.facts().testWords().contains(type.simpleName());
+    List<Evidence.Figure> figures =
+        List.of(
+            new Evidence.Figure(
+                "clients",
+                0,
+                -1,
+                tested ? "no class uses it but tests" : "no class uses it, and no test"));
+    return finding(
+        type,
+        Form.UNUSED,
+        tested ? 40 : 45,
+        tested ? "only tests use it" : "nobody uses it",
+        "Nobody uses %s any more" + (tested ? " but tests." : "."),
+        "",
+        figures,
+        "",
+        List.of());
+  }
+
+  /** One small method, with hardly any state, for one class only. */
+  private static Optional<Finding> servesOne(TypeFact type, Set<String> clients, Grounds grounds) {
+    List<MethodFact> methods =
+        type.methods().stream().filter(method -> !method.isConstructor()).toList();
+    boolean one =
+        clients.size() == 1
+            && methods.size() == 1
+            && type.fields().size() <= 1
+            && Size.weightedMethods(type) <= SMALL
+            && !usedInItsFile(type, grounds)
+            && type.supertypes().stream().allMatch("java.lang.Object"::equals);
+    if (!one) {
+      return Optional.empty();
+    }
+    String client = clients.iterator().next();
+    Evidence.Figure figure =
+        new Evidence.Figure(
+            "branches",
+            Size.weightedMethods(type),
+            SMALL,
+            "%d ways through it; up to %d are few".formatted(Size.weightedMethods(type), SMALL));
+    return Optional.of(
+        finding(
+            type,
+            Form.SINGLE,
+            32 - Size.weightedMethods(type),
+            "one small method, for %s only".formatted(Finding.shortName(client)),
+            "%s has one small method, and only %s uses it.",
+            client,
+            List.of(figure, clientsFigure(type, grounds)),
+            "This is all of it:",
+            List.of(row(type, methods.get(0), List.of()))));
+  }
+
+  private static Evidence.Figure clientsFigure(TypeFact type, Grounds grounds) {
+    List<String> clients =
+        grounds.clients().of(type).stream().map(Finding::shortName).limit(8).toList();
+    return new Evidence.Figure(
+        "clients",
+        grounds.clients().of(type).size(),
+        -1,
+        clients.isEmpty() ? "used by no other class" : "used by " + Listed.of(clients));
+  }
+
+  private static Evidence.Row row(TypeFact type, MethodFact method, List<String> uses) {
+    return new Evidence.Row(type.range().file(), method.range().line(), method.signature(), uses);
+  }
+
+  private static Finding finding(
+      TypeFact type,
+      Form form,
+      int weight,
+      String summary,
+      String claim,
+      String home,
+      List<Evidence.Figure> figures,
+      String says,
+      List<Evidence.Row> rows) {
+    List<String> members = new ArrayList<>();
+    type.fields().forEach(field -> members.add(field.name()));
+    type.methods().forEach(method -> members.add(method.signature()));
+    return new Finding(
+        Smell.LAZY_CLASS,
+        form,
+        weight,
+        type.name(),
+        List.of(),
+        members,
+        type.range(),
+        summary,
+        claim.formatted(Finding.shortName(type.name()), Finding.shortName(home)),
+        new Evidence(figures, says, List.of(), rows, home.isEmpty() ? List.of() : List.of(home)));
+  }
+}

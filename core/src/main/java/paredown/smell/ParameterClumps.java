@@ -1,0 +1,143 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javax.lang.model.element.Modifier;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.text.Counted;
+import paredown.text.Listed;
+
+/**
+ * Parameter clumps are parameters of the same names and types that are passed together in several
+ * parameter lists, in any order.
+ *
+ * <p>Fowler, "Refactoring", 1999, chapter 3. Overloads of one name count once, and methods that
+ * override not at all: their lists are not theirs to choose. Public static functions take what they
+ * need one by one. Nor do classes count that hold the same as fields, and at least two of the
+ * parameters must be values.
+ */
+final class ParameterClumps implements Detector {
+  private static final int VALUES = 2;
+
+  /** All overloads of one name in one class. */
+  private record Place(TypeFact type, MethodFact method) {}
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    Limits limits = grounds.limits();
+    Map<Place, Set<String>> lists = new LinkedHashMap<>();
+    for (TypeFact type : grounds.facts().types()) {
+      if (!type.hasErrors() && type.kind() != TypeFact.Kind.RECORD) {
+        collect(type, limits, lists);
+      }
+    }
+    Values values = Values.of(grounds);
+    return ClosedSets.of(lists, limits.clumpParameters(), limits.clumpPlaces()).stream()
+        .filter(
+            closed ->
+                closed.items().stream().map(ParameterClumps::type).filter(values::isValue).count()
+                    >= VALUES)
+        .map(closed -> withoutHolders(closed, values))
+        .filter(closed -> closed.places().size() >= limits.clumpPlaces())
+        .map(closed -> finding(closed, limits));
+  }
+
+  private static String type(String item) {
+    return item.substring(0, item.lastIndexOf(' '));
+  }
+
+  /** A class that holds the same as fields is the clump's name already, and may be given it. */
+  private static ClosedSets.Closed<Place> withoutHolders(
+      ClosedSets.Closed<Place> closed, Values values) {
+    Set<String> names =
+        closed.items().stream()
+            .map(item -> item.substring(item.lastIndexOf(' ') + 1))
+            .collect(Collectors.toSet());
+    return new ClosedSets.Closed<>(
+        closed.items(),
+        closed.places().stream().filter(place -> !values.holdsAll(place.type(), names)).toList());
+  }
+
+  private static void collect(TypeFact type, Limits limits, Map<Place, Set<String>> lists) {
+    Map<String, MethodFact> widest = new LinkedHashMap<>();
+    for (MethodFact method : type.methods()) {
+      if (!method.overrides()
+          && !isFunction(method)
+          && method.parameters().size() >= limits.clumpParameters()) {
+        widest.merge(
+            method.name(),
+            method,
+            (one, other) -> other.parameters().size() > one.parameters().size() ? other : one);
+      }
+    }
+    widest.values().forEach(method -> lists.put(new Place(type, method), items(method)));
+  }
+
+  /** The lists of a library of functions are its face. */
+  private static boolean isFunction(MethodFact method) {
+    return method.isStatic() && method.head().is(Modifier.PUBLIC);
+  }
+
+  private static Set<String> items(MethodFact method) {
+    Set<String> items = new TreeSet<>();
+    method.parameters().forEach(each -> items.add(each.type() + " " + each.name()));
+    return items;
+  }
+
+  private static Finding finding(ClosedSets.Closed<Place> clump, Limits limits) {
+    Place first = clump.places().get(0);
+    List<String> names =
+        first.method().parameters().stream()
+            .filter(each -> clump.items().contains(each.type() + " " + each.name()))
+            .map(MethodFact.Parameter::name)
+            .toList();
+    int places = clump.places().size();
+    long classes = clump.places().stream().map(place -> place.type().name()).distinct().count();
+    List<Evidence.Row> rows = new ArrayList<>();
+    for (Place place : clump.places()) {
+      rows.add(
+          new Evidence.Row(
+              place.method().range().file(),
+              place.method().range().line(),
+              place.method().signature(),
+              names));
+    }
+    List<Evidence.Figure> figures =
+        List.of(
+            new Evidence.Figure(
+                "parameters",
+                names.size(),
+                limits.clumpParameters(),
+                "%d parameters; from %d on they are worth a class"
+                    .formatted(names.size(), limits.clumpParameters())),
+            new Evidence.Figure(
+                "places",
+                places,
+                limits.clumpPlaces(),
+                "passed together in %d parameter lists of %s"
+                    .formatted(places, Counted.of(classes, "class", "classes"))));
+    return new Finding(
+        Smell.DATA_CLUMP,
+        Form.PARAMETERS,
+        weight(names.size(), places),
+        first.type().name(),
+        List.copyOf(clump.items()),
+        names,
+        first.method().range(),
+        Listed.of(names) + " are passed together in %d places".formatted(places),
+        Listed.of(names) + " travel together, and have no name of their own.",
+        Evidence.of(figures, "They stand together in these parameter lists:", rows));
+  }
+
+  /** 15, and more for every parameter and every list: up to 25 for each. */
+  static int weight(int parameters, int places) {
+    return (int) Math.round(15 + 25 * (1 - 2.0 / parameters) + 25 * (1 - 2.0 / places));
+  }
+}

@@ -1,0 +1,119 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import paredown.facts.MethodFact;
+import paredown.facts.Question;
+import paredown.facts.TypeFact;
+import paredown.measure.ForeignData;
+
+/**
+ * A repeated question is a condition on one object's data that stands in several methods of other
+ * classes, each free to get it backwards. It belongs to the object as a method of its own.
+ *
+ * <p>Hunt and Thomas, "Tell, don't ask", 1998. A call of one method that answers yes or no is no
+ * question of this kind: the object answers it already.
+ */
+final class RepeatedQuestion implements Detector {
+
+  private record Asked(String type, String text) {}
+
+  private record Place(TypeFact type, MethodFact method, Question question) {}
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    Map<Asked, List<Place>> places = new LinkedHashMap<>();
+    for (TypeFact type : grounds.facts().types()) {
+      for (MethodFact method : type.methods()) {
+        for (Question question : method.body().questions()) {
+          TypeFact asked = grounds.types().get(question.type());
+          if (asked != null && !type.hasErrors() && counts(type, asked, question)) {
+            places
+                .computeIfAbsent(new Asked(asked.name(), question.text()), a -> new ArrayList<>())
+                .add(new Place(type, method, question));
+          }
+        }
+      }
+    }
+    return places.entrySet().stream()
+        .filter(entry -> methods(entry.getValue()) >= needed(entry.getValue(), grounds.limits()))
+        .map(entry -> finding(entry.getKey(), entry.getValue(), grounds));
+  }
+
+  private static boolean counts(TypeFact type, TypeFact asked, Question question) {
+    boolean decides = question.text().matches("(?s).*(==|!=|<|>|&&|\\|\\|).*");
+    boolean isNullCheck = question.text().matches("\\(?it[\\w.()]* [!=]= null\\)?");
+    boolean asksData =
+        question.members().stream()
+            .allMatch(
+                member ->
+                    asked.field(member).isPresent()
+                        || asked.method(member).filter(MethodFact::isAccessor).isPresent()
+                        || asked.kind() == TypeFact.Kind.RECORD);
+    return decides && !isNullCheck && asksData && ForeignData.isForeign(type, asked);
+  }
+
+  private static long methods(List<Place> places) {
+    return places.stream()
+        .map(place -> place.type().name() + place.method().signature())
+        .distinct()
+        .count();
+  }
+
+  /** A question about two data is telling enough where it stands twice. */
+  private static int needed(List<Place> places, Limits limits) {
+    int members = places.get(0).question().members().size();
+    return members > 1 ? limits.questionPlaces() - 1 : limits.questionPlaces();
+  }
+
+  private static Finding finding(Asked asked, List<Place> places, Grounds grounds) {
+    TypeFact type = grounds.types().get(asked.type());
+    List<String> members = places.get(0).question().members().stream().sorted().toList();
+    int methods = (int) methods(places);
+    List<Evidence.Figure> figures =
+        List.of(
+            new Evidence.Figure(
+                "places",
+                methods,
+                needed(places, grounds.limits()),
+                "%d methods ask it; from %d on it belongs to %s"
+                    .formatted(
+                        methods,
+                        needed(places, grounds.limits()),
+                        Finding.shortName(type.name()))));
+    List<Evidence.Row> rows =
+        places.stream()
+            .map(
+                place ->
+                    new Evidence.Row(
+                        place.type().range().file(),
+                        place.question().line(),
+                        place.method().signature(),
+                        List.of(
+                            "in "
+                                + Finding.shortName(place.type().name())
+                                + "#"
+                                + place.method().name())))
+            .toList();
+    return new Finding(
+        Smell.FEATURE_ENVY,
+        Form.QUESTION,
+        weight(methods, members.size()),
+        type.name(),
+        List.of(asked.text()),
+        members,
+        type.range(),
+        "%d methods ask it: %s".formatted(methods, asked.text()),
+        "%d methods of other classes ask a %s: %s"
+            .formatted(methods, Finding.shortName(type.name()), asked.text()),
+        Evidence.of(figures, "It is asked here:", rows));
+  }
+
+  /** 15, and more for every method that asks and every datum that is asked: up to 30 and 20. */
+  static int weight(int methods, int members) {
+    return (int) Math.round(15 + 30 * (1 - 1.0 / methods) + 20 * (1 - 1.0 / members));
+  }
+}

@@ -1,0 +1,72 @@
+package paredown.text;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The words that names are made of. */
+public final class NameWords {
+  private static final Set<String> EMPTY_WORDS =
+      Set.of(
+          "is", "has", "get", "set", "the", "of", "to", "by", "for", "and", "in", "on", "with",
+          "add", "can", "do", "from", "at", "as", "or", "not", "all", "new", "max", "min", "next");
+
+  private NameWords() {}
+
+  /** The words of a name or signature in small letters, parameters left out. */
+  public static List<String> of(String name) {
+    String plain = name.indexOf('(') < 0 ? name : name.substring(0, name.indexOf('('));
+    return Arrays.stream(
+            plain.split("(?<=[\\p{Ll}\\d])(?=\\p{Lu})|(?<=\\p{Lu})(?=\\p{Lu}\\p{Ll})|_"))
+        .map(word -> word.toLowerCase(Locale.ROOT))
+        .filter(word -> !word.isEmpty())
+        .toList();
+  }
+
+  /** The words that say something, each once. */
+  public static List<String> telling(String name) {
+    return of(name).stream()
+        .filter(word -> word.length() > 2 && !EMPTY_WORDS.contains(word))
+        .distinct()
+        .toList();
+  }
+
+  /** The telling word that most of the names share: at least two of them, and half. */
+  public static Optional<String> shared(List<String> names) {
+    Map<String, Long> counts = counts(names);
+    return counts.entrySet().stream()
+        .filter(entry -> entry.getValue() >= 2 && entry.getValue() * 2 >= names.size())
+        .max(Comparator.comparingLong(Map.Entry::getValue))
+        .map(Map.Entry::getKey);
+  }
+
+  /**
+   * The word that tells some names from others: it stands in the most of them, and in hardly any of
+   * the others.
+   */
+  public static Optional<String> distinctive(List<String> names, List<String> others) {
+    Map<String, Long> inside = counts(names);
+    Map<String, Long> outside = counts(others);
+    return inside.entrySet().stream()
+        .filter(entry -> entry.getValue() > 2 * outside.getOrDefault(entry.getKey(), 0L))
+        .max(
+            Comparator.comparingLong(
+                entry -> entry.getValue() - outside.getOrDefault(entry.getKey(), 0L)))
+        .map(Map.Entry::getKey);
+  }
+
+  private static Map<String, Long> counts(List<String> names) {
+    Map<String, Long> counts = new LinkedHashMap<>();
+    names.forEach(name -> telling(name).forEach(word -> counts.merge(word, 1L, Long::sum)));
+    return counts;
+  }
+
+  public static String capitalised(String word) {
+    return word.isEmpty() ? word : Character.toUpperCase(word.charAt(0)) + word.substring(1);
+  }
+}

@@ -1,0 +1,134 @@
+package paredown.smell;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ClumpsTest {
+  private static final String PILOT =
+      """
+      public class Pilot {
+        private int seen;
+        void guide(int depth, int length, String name) { seen++; }
+        void wait(String name, int length, int depth, int hours) { seen++; }
+        %s
+      }
+      """;
+  @TempDir Path folder;
+
+  private List<String> parameters(String member) {
+    return Found.in(folder, PILOT.formatted(member)).of(Form.PARAMETERS);
+  }
+
+  @Test
+  void findsParametersThatTravelTogetherInAnyOrder() {
+    assertEquals(
+        List.of("Pilot: depth, length and name are passed together in 3 places"),
+        parameters("int fee(int length, String name, int depth) { return 2; }"));
+    assertEquals(List.of(), parameters("int fee(int length, String name) { return 2; }"));
+    assertEquals(
+        List.of(), parameters("int fee(long depth, int length, String name) { return 2; }"));
+  }
+
+  @Test
+  void countsOverloadsOnceAndOverridingMethodsNever() {
+    assertEquals(
+        List.of(), parameters("void guide(int depth, int length, String name, int x) { seen--; }"));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                PILOT.formatted(""),
+                "public class Old extends Pilot { @Override"
+                    + " void guide(int depth, int length, String name) {} }")
+            .of(Form.PARAMETERS));
+  }
+
+  @Test
+  void doesNotCountClassesThatHoldTheSameAsFields() {
+    String hull =
+        "public class Hull { int depth, length; String name; %s void b(int depth, int length,"
+            + " String name) {} void c(int depth, int length, String name) {} }";
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                hull.formatted("Hull(int depth, int length, String name) { this.depth = 1; }"))
+            .of(Form.PARAMETERS));
+  }
+
+  @Test
+  void findsTheSameFieldsInSeveralClasses() {
+    String type = "public class %s { private int depth, length; private String name; %s }";
+    Found found =
+        Found.in(folder, type.formatted("Berth", "int x;"), type.formatted("Dock", "int y;"));
+    assertEquals(
+        List.of("Berth: depth, length and name stand in 2 classes alike"), found.of(Form.TWINS));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                type.formatted("Berth", ""),
+                type.formatted("Dock", "").replace("Dock {", "Dock extends Berth {"))
+            .of(Form.TWINS));
+  }
+
+  @Test
+  void findsConstructorsThatAreTooLongOrGrow() {
+    assertEquals(
+        List.of("Berth: a constructor of 5 parameters"),
+        Found.in(folder, "public class Berth { Berth(int a, int b, int c, int d, int e) {} }")
+            .of(Form.CONSTRUCTOR));
+    assertEquals(
+        List.of("Berth: 3 constructors, up to 3 parameters"),
+        Found.in(
+                folder,
+                "public class Berth { Berth(int a) {} Berth(int a, int b) {}"
+                    + " Berth(int a, int b, int c) {} }")
+            .of(Form.CONSTRUCTOR));
+    assertEquals(
+        List.of(),
+        Found.in(folder, "public record Berth(int a, int b, int c, int d, int e) {}")
+            .of(Form.CONSTRUCTOR));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                "public class Berth { private Berth(int a, int b, int c, int d, int e) {} }")
+            .of(Form.CONSTRUCTOR));
+  }
+
+  @Test
+  void findsEachLargestSetOnce() {
+    Map<String, Set<String>> held = new LinkedHashMap<>();
+    held.put("one", Set.of("a", "b", "c", "d"));
+    held.put("two", Set.of("a", "b", "c", "d", "x"));
+    held.put("three", Set.of("a", "b", "c", "y"));
+    held.put("four", Set.of("a", "b", "z", "v"));
+    List<ClosedSets.Closed<String>> found = ClosedSets.of(held, 3, 2);
+    assertEquals(List.of(Set.of("a", "b", "c", "d")), found.stream().map(c -> c.items()).toList());
+    held.put("five", Set.of("a", "b", "c", "w"));
+    assertEquals(
+        List.of(Set.of("a", "b", "c", "d"), Set.of("a", "b", "c")),
+        ClosedSets.of(held, 3, 2).stream().map(c -> c.items()).toList());
+  }
+
+  @Test
+  void weighsMoreOfTheEvilNeverLess() {
+    for (int more = 0; more < 40; more++) {
+      assertTrue(ParameterClumps.weight(4 + more, 3) >= ParameterClumps.weight(3 + more, 3));
+      assertTrue(ParameterClumps.weight(3, 4 + more) >= ParameterClumps.weight(3, 3 + more));
+      assertTrue(TwinFields.weight(3, 3 + more) >= TwinFields.weight(3, 2 + more));
+      assertTrue(
+          LongConstructor.weight(6 + more, 1, Limits.defaults())
+              >= LongConstructor.weight(5 + more, 1, Limits.defaults()));
+    }
+  }
+}

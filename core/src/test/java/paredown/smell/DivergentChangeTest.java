@@ -1,0 +1,132 @@
+package paredown.smell;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import paredown.history.Commit;
+import paredown.history.History;
+
+class DivergentChangeTest {
+  private static final String BOOK =
+      """
+      public class Book {
+        private int moves;
+        private int dues;
+        void moor() { moves++; }
+        int moves() { return moves; }
+        void charge(int cents) { dues += cents; }
+        int dues() { return dues; }
+        %s
+      }
+      """;
+  private static final String CLIENT = "public class %s { int x(Book b) { %s return 1; } }";
+  @TempDir Path folder;
+
+  private Found with(String member, String... calls) {
+    List<String> sources = new ArrayList<>(List.of(BOOK.formatted(member)));
+    for (int i = 0; i < calls.length; i++) {
+      sources.add(CLIENT.formatted("Client" + i, calls[i]));
+    }
+    return Found.in(folder, sources.toArray(String[]::new));
+  }
+
+  private static List<String> divergent(Found found) {
+    return found.all().stream()
+        .filter(finding -> finding.smell() == Smell.DIVERGENT_CHANGE)
+        .map(Finding::summary)
+        .toList();
+  }
+
+  @Test
+  void findsGroupsOfClientsThatUseMembersWithNothingInCommon() {
+    Found found = with("", "b.moor();", "b.moves();", "b.charge(1);", "b.dues();");
+    assertEquals(
+        List.of("2 groups of clients use members with nothing in common"), divergent(found));
+    assertEquals(
+        List.of("Client0", "Client1"), found.one(Form.WHOLE).evidence().groups().get(0).users());
+  }
+
+  @Test
+  void oneClientOfBothSidesJoinsThem() {
+    assertEquals(
+        List.of(),
+        divergent(with("", "b.moor();", "b.moves();", "b.charge(1);", "b.dues(); b.moor();")));
+  }
+
+  @Test
+  void oneMethodOfBothSidesJoinsThem() {
+    assertEquals(
+        List.of(),
+        divergent(
+            with(
+                "int both() { return moves + dues; }",
+                "b.moor();",
+                "b.moves();",
+                "b.charge(1);",
+                "b.dues();")));
+  }
+
+  @Test
+  void aSingleClientIsNoGroup() {
+    assertEquals(
+        List.of(), divergent(with("", "b.moor();", "b.moves();", "b.charge(1); b.dues();")));
+  }
+
+  private static History history(List<List<String>> commits) {
+    List<Commit> made = new ArrayList<>();
+    for (List<String> members : commits) {
+      made.add(
+          new Commit(
+              "c" + made.size(),
+              "",
+              List.of(
+                  new Commit.Touched(
+                      "src/Book.java", members.stream().map(name -> "Book#" + name).toList()),
+                  new Commit.Touched("src/" + members.get(0) + "Desk.java", List.of()))));
+    }
+    return new History(made, false);
+  }
+
+  @Test
+  void findsGroupsOfCommitsThatTouchMembersApart() {
+    List<String> quay = List.of("moor", "moves");
+    List<String> till = List.of("charge", "dues");
+    Finding found =
+        Found.in(
+                folder,
+                history(List.of(quay, till, quay, till, quay, till)),
+                BOOK.formatted("int a, b, c, d;"))
+            .one(Form.WHOLE);
+    assertEquals("2 groups of commits touch members apart from each other", found.summary());
+    assertEquals(List.of("src/moorDesk.java"), found.evidence().groups().get(0).users());
+  }
+
+  @Test
+  void aCommitThatTouchesBothSidesJoinsThemUnlessItTouchesHalfOfAll() {
+    List<String> quay = List.of("moor", "moves");
+    List<String> till = List.of("charge", "dues");
+    History joined =
+        history(List.of(quay, till, quay, till, quay, till, List.of("moor", "charge")));
+    assertEquals(List.of(), divergent(Found.in(folder, joined, BOOK.formatted("int a, b, c, d;"))));
+    History mass =
+        history(
+            List.of(quay, till, quay, till, quay, till, List.of("moor", "charge", "a", "b", "c")));
+    assertEquals(1, divergent(Found.in(folder, mass, BOOK.formatted("int a, b, c, d;"))).size());
+  }
+
+  @Test
+  void weighsMoreOfTheEvilNeverLess() {
+    for (int more = 0; more < 40; more++) {
+      assertTrue(
+          DivergentChange.weight(2, 5 + more, 0, 0) >= DivergentChange.weight(2, 4 + more, 0, 0));
+      assertTrue(
+          DivergentChange.weight(2, 9, 2, 7 + more) >= DivergentChange.weight(2, 9, 2, 6 + more));
+      assertTrue(DivergentChange.weight(2, 9, 2, 6) >= DivergentChange.weight(2, 9, 0, 0));
+    }
+  }
+}

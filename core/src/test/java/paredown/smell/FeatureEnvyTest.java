@@ -1,0 +1,209 @@
+package paredown.smell;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class FeatureEnvyTest {
+  private static final String BERTH =
+      """
+      public class Berth {
+        private int depth;
+        private int length;
+        private boolean closed;
+        int depth() { return depth; }
+        int length() { return length; }
+        boolean closed() { return closed; }
+        void close() { closed = true; }
+      }
+      """;
+  private static final String PILOT =
+      """
+      public class Pilot {
+        private int reach;
+        %s
+      }
+      """;
+  private static final String ASKS =
+      "boolean fits(Berth b) { return !b.closed() && b.depth() > 2 && b.length() > 9; }";
+
+  @TempDir Path folder;
+
+  private List<String> methods(String member) {
+    return Found.in(folder, BERTH, PILOT.formatted(member)).of(Form.METHOD);
+  }
+
+  @Test
+  void findsAMethodThatLivesOnAnotherClassesData() {
+    assertEquals(List.of("Pilot: fits lives on 3 values of Berth"), methods(ASKS));
+  }
+
+  @Test
+  void namesTheDataTheTargetAndTheLines() {
+    Finding envy = Found.in(folder, BERTH, PILOT.formatted(ASKS)).one(Form.METHOD);
+    assertEquals(List.of("Berth#closed", "Berth#depth", "Berth#length"), envy.evidence().foreign());
+    assertEquals(List.of("fits(Berth)"), envy.members());
+    assertEquals(List.of("closed", "depth", "length"), envy.evidence().rows().get(1).uses());
+  }
+
+  @Test
+  void letsAMethodBeThatUsesItsOwnDataToo() {
+    assertEquals(
+        List.of(),
+        methods(
+            """
+            private int draught;
+            boolean fits(Berth b) {
+              return !b.closed() && b.depth() > draught && b.length() > reach;
+            }
+            """));
+  }
+
+  @Test
+  void findsEnvyInLambdasAndStaticMethods() {
+    assertEquals(
+        List.of("Pilot: sum lives on 3 values of Berth"),
+        methods(
+            """
+            static int sum(java.util.List<Berth> all) {
+              return all.stream().filter(b -> !b.closed()).mapToInt(b -> b.depth() * b.length()).sum();
+            }
+            """));
+  }
+
+  @Test
+  void takesMappersBuildersAndOverridingMethodsForWhatTheyAre() {
+    assertEquals(
+        List.of(),
+        methods(
+            """
+            static class Copy { int d, l; boolean c; }
+            Copy copy(Berth b) {
+              Copy copy = new Copy();
+              copy.d = b.depth();
+              copy.l = b.length();
+              copy.c = b.closed();
+              return copy;
+            }
+            """));
+    assertEquals(
+        List.of(),
+        Found.in(folder, BERTH, PILOT.formatted(ASKS).replace("Pilot", "PlanBuilder"))
+            .of(Form.METHOD));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                BERTH,
+                "public interface Judge { boolean fits(Berth b); }",
+                PILOT.formatted("public " + ASKS).replace("Pilot {", "Pilot implements Judge {"))
+            .of(Form.METHOD));
+  }
+
+  @Test
+  void envyNeedsATargetThatCouldHoldIt() {
+    String record = "public record Berth(int depth, int length, boolean closed) {}";
+    assertEquals(List.of(), Found.in(folder, record, PILOT.formatted(ASKS)).of(Form.METHOD));
+  }
+
+  @Test
+  void tiesNoPackagesIntoACircle() {
+    String low =
+        "package low;\n"
+            + BERTH.replace("  int", "  public int").replace("  bool", "  public bool");
+    String high =
+        """
+        package high;
+        public class Board {
+          private static int rows;
+          public static int rows() { return rows; }
+          public void show(low.Berth b) {
+            %s
+          }
+        }
+        """;
+    String asks = "if (b.closed() || b.depth() > 2 || b.length() > 9) { %s }";
+    assertEquals(
+        1,
+        Found.in(folder, low, high.formatted(asks.formatted("System.out.println();")))
+            .of(Form.METHOD)
+            .size());
+    String other = "package high;\npublic class Printer { public static void out(String s) {} }";
+    assertEquals(
+        List.of(),
+        Found.in(folder, low, other, high.formatted(asks.formatted("Printer.out(\"x\");")))
+            .of(Form.METHOD));
+  }
+
+  @Test
+  void livesWithWhatTheCodeSaysItLivesWith() {
+    assertEquals(List.of(), methods("@SuppressWarnings(\"pare:feature-envy\") " + ASKS));
+    assertEquals(1, methods("@SuppressWarnings(\"pare:god-class\") " + ASKS).size());
+  }
+
+  @Test
+  void findsAPartOfAMethodThatCouldBeExtracted() {
+    String berth = BERTH.replace("private int depth;", "int depth; int sill; int fenders;");
+    String part =
+        """
+        private int a, b, c, d;
+        int work(Berth berth) {
+          a = b + c;
+          d = a * reach;
+          int load = 0;
+          for (int i = 0; i < 3; i++) {
+            load += berth.depth + berth.sill;
+            load += berth.fenders * berth.length();
+            load -= 1;
+          }
+          b = c + d;
+          return load + a + b + c + d;
+        }
+        """;
+    Finding found = Found.in(folder, berth, PILOT.formatted(part)).one(Form.PART);
+    assertEquals("part of work lives on 4 values of Berth", found.summary());
+    assertEquals(8, found.range().start().line());
+    String leaves = part.replace("load -= 1;", "if (load > 9) { return 0; }");
+    assertEquals(List.of(), Found.in(folder, berth, PILOT.formatted(leaves)).of(Form.PART));
+  }
+
+  @Test
+  void reportsAQuestionThatSeveralCallersAskOnce() {
+    String ask = "public class %s { int n; int x(Berth b) { return b.depth() > 2 ? n : 1; } }";
+    Found found =
+        Found.in(folder, BERTH, ask.formatted("One"), ask.formatted("Two"), ask.formatted("Three"));
+    assertEquals(List.of("Berth: 3 methods ask it: it.depth() > 2"), found.of(Form.QUESTION));
+    assertEquals(3, found.one(Form.QUESTION).evidence().rows().size());
+    assertEquals(
+        List.of(),
+        Found.in(folder.resolve("two"), BERTH, ask.formatted("One"), ask.formatted("Two"))
+            .of(Form.QUESTION));
+  }
+
+  @Test
+  void takesAPredicateThatTheObjectAnswersForNoQuestionOfThatKind() {
+    String ask = "public class %s { int n; int x(Berth b) { return b.closed() ? n : 1; } }";
+    Found found =
+        Found.in(folder, BERTH, ask.formatted("One"), ask.formatted("Two"), ask.formatted("Three"));
+    assertTrue(found.of(Form.QUESTION).isEmpty());
+  }
+
+  @Test
+  void weighsMoreOfTheEvilNeverLess() {
+    Limits limits = Limits.defaults();
+    for (int more = 0; more < 40; more++) {
+      assertTrue(
+          FeatureEnvy.weight(4 + more, 10, 3, limits)
+              >= FeatureEnvy.weight(3 + more, 10, 3, limits));
+      assertTrue(
+          FeatureEnvy.weight(4, 10, 4 + more, limits)
+              >= FeatureEnvy.weight(4, 10, 3 + more, limits));
+      assertTrue(RepeatedQuestion.weight(4 + more, 2) >= RepeatedQuestion.weight(3 + more, 2));
+    }
+    assertTrue(FeatureEnvy.weight(10_000, 0, 10_000, limits) <= 100);
+  }
+}

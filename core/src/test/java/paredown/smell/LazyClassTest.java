@@ -1,0 +1,117 @@
+package paredown.smell;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class LazyClassTest {
+  private static final String FLEET =
+      """
+      public class Fleet {
+        private int size;
+        int size() { return size; }
+        void add(int more) { size += more; }
+        void sell(int some) { size -= some; }
+      }
+      """;
+  private static final String BETWEEN =
+      """
+      public class Office {
+        private final Fleet fleet = new Fleet();
+        int size() { return fleet.size(); }
+        void add(int more) { fleet.add(more); }
+        %s
+      }
+      """;
+  @TempDir Path folder;
+
+  @Test
+  void findsAClassThatOnlyPassesCallsOn() {
+    Found found = Found.in(folder, FLEET, BETWEEN.formatted(""));
+    assertEquals(List.of("Office: only passes calls on to Fleet"), found.of(Form.GO_BETWEEN));
+    assertEquals(List.of("Fleet"), found.one(Form.GO_BETWEEN).evidence().foreign());
+  }
+
+  @Test
+  void takesAClassThatDoesOneThingOfItsOwnForNoGoBetween() {
+    for (String own :
+        List.of(
+            "void sell(int some) { fleet.sell(some + 1); }",
+            "int twice() { return fleet.size() * 2; }",
+            "static int most() { return 9; }",
+            "private int more; int more() { return more; }")) {
+      assertEquals(
+          List.of(), Found.in(folder, FLEET, BETWEEN.formatted(own)).of(Form.GO_BETWEEN), own);
+    }
+  }
+
+  @Test
+  void takesAnAdapterForNoGoBetween() {
+    String adapter = BETWEEN.formatted("").replace("Office {", "Office implements Runnable {");
+    assertEquals(
+        List.of(),
+        Found.in(folder, FLEET, adapter.replace("int size()", "public void run() {} int size()"))
+            .of(Form.GO_BETWEEN));
+  }
+
+  @Test
+  void findsAClassThatAddsNothingToTheOneAbove() {
+    assertEquals(
+        List.of("Flotilla: adds nothing to Fleet"),
+        Found.in(folder, FLEET, "public class Flotilla extends Fleet {}").of(Form.EMPTY));
+  }
+
+  @Test
+  void takesASubclassThatSaysWhatItIsMadeOfForSomething() {
+    String fleet = FLEET.replace("int size()", "Fleet(int size) { this.size = size; } int size()");
+    String sub = "public class Flotilla extends Fleet { Flotilla(%s) { super(%s); } }";
+    assertEquals(1, Found.in(folder, fleet, sub.formatted("int n", "n")).of(Form.EMPTY).size());
+    assertEquals(
+        List.of(), Found.in(folder, fleet, sub.formatted("int n", "n + 1")).of(Form.EMPTY));
+    assertEquals(List.of(), Found.in(folder, fleet, sub.formatted("", "3")).of(Form.EMPTY));
+    assertEquals(
+        List.of(),
+        Found.in(folder, FLEET, "public class Flotilla extends Fleet implements Cloneable {}")
+            .of(Form.EMPTY));
+  }
+
+  @Test
+  void findsAnExceptionNeverLazy() {
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                "public class Adrift extends RuntimeException {}",
+                "public class FarAdrift extends Adrift {}")
+            .of(Form.EMPTY));
+  }
+
+  @Test
+  void findsAClassThatNobodyUsesUnlessItIsOpenToOthers() {
+    String lamp = "class Lamp { int lit; int lit() { return lit; } }";
+    assertEquals(List.of("Lamp: nobody uses it"), Found.in(folder, lamp).of(Form.UNUSED));
+    assertEquals(List.of(), Found.in(folder, "public " + lamp).of(Form.UNUSED));
+    assertEquals(
+        List.of(),
+        Found.in(folder, lamp, "public class Quay { Object lamp = Lamp.class; }").of(Form.UNUSED));
+    assertEquals(
+        List.of(),
+        Found.in(folder, "class Lamp { public static void main(String[] words) {} }")
+            .of(Form.UNUSED));
+  }
+
+  @Test
+  void findsAHelperOfOneMethodForOneClient() {
+    String rounds = "class Rounds { static int up(int n) { return n < 0 ? 0 : n; } }";
+    String user = "public class %s { int n = Rounds.up(4); }";
+    assertEquals(
+        List.of("Rounds: one small method, for Quay only"),
+        Found.in(folder, rounds, user.formatted("Quay")).of(Form.SINGLE));
+    assertEquals(
+        List.of(),
+        Found.in(folder, rounds, user.formatted("Quay"), user.formatted("Pier")).of(Form.SINGLE));
+  }
+}

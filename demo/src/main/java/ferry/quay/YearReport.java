@@ -1,0 +1,22 @@
+package ferry.quay;
+
+import java.util.List;
+
+/** What the quay has earned, and who still owes. */
+public final class YearReport {
+  private final QuayBook book;
+
+  public YearReport(QuayBook book) {
+    this.book = book;
+  }
+
+  public String text(List<String> vessels) {
+    StringBuilder text = new StringBuilder("Received " + book.received() / 100);
+    for (String vessel : vessels) {
+      if (book.owed(vessel) > 0) {
+        text.append("\n").append(vessel).append(" owes ").append(book.owed(vessel) / 100);
+      }
+    }
+    return text.toString();
+  }
+}
