@@ -50,7 +50,16 @@ class FloorsTest {
       ArchRuleDefinition.noClasses()
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("picocli..", "com.fasterxml..", "org.eclipse.jgit..");
+          .resideInAnyPackage("picocli..", "com.fasterxml..");
+
+  @ArchTest
+  static final ArchRule only_history_knows_version_control =
+      ArchRuleDefinition.noClasses()
+          .that()
+          .resideOutsideOfPackages("paredown.history..", "paredown.cli..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.eclipse.jgit..");
 
   @ArchTest
   static final ArchRule only_the_public_compiler_is_used =

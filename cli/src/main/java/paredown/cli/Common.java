@@ -13,8 +13,9 @@ final class Common {
 
   @Option(
       names = "--format",
-      paramLabel = "text|json",
-      description = "How the answer is given; text where nothing is said.")
+      paramLabel = "FORMAT",
+      description =
+          "text (where nothing is said) or json; for a survey also sarif, html, markdown.")
   private String format = "text";
 
   @Option(names = "--trace", description = "Show where in the program an error comes from.")

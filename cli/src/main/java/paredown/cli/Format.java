@@ -1,23 +1,33 @@
 package paredown.cli;
 
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
 import paredown.UnusableRequest;
+import paredown.project.Nearest;
 
 /** The formats in which an answer can be given. */
 enum Format {
   TEXT,
-  JSON;
+  JSON,
+  SARIF,
+  HTML,
+  MARKDOWN;
 
   /** The format of that name. */
   static Format of(String name) {
-    return switch (name) {
-      case "text" -> TEXT;
-      case "json" -> JSON;
-      case "sarif", "html", "markdown" ->
-          throw new UnusableRequest(
-              "The format " + name + " is not there yet.", "Use --format text or --format json.");
-      default ->
-          throw new UnusableRequest(
-              "There is no format " + name + ".", "Use --format text or --format json.");
-    };
+    for (Format format : values()) {
+      if (format.typed().equals(name)) {
+        return format;
+      }
+    }
+    List<String> names = Arrays.stream(values()).map(Format::typed).toList();
+    throw new UnusableRequest(
+        "There is no format " + name + ".",
+        Nearest.advice(name, names, "Use --format text or --format json."));
+  }
+
+  String typed() {
+    return name().toLowerCase(Locale.ROOT);
   }
 }

@@ -17,7 +17,7 @@ abstract class NotYetCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         spec.qualifiedName() + " is not there yet.",
-        "What there is: pare survey, why, mend, extract class, steps, undo, test, demo.");
+        "What there is: pare survey, why, mend, extract class, accept, steps, undo, test, demo.");
   }
 
   @Command(name = "inline", hidden = true, description = "Not there yet.")
@@ -25,9 +25,6 @@ abstract class NotYetCommand extends PareCommand {
 
   @Command(name = "move", hidden = true, description = "Not there yet.")
   static final class Move extends NotYetCommand {}
-
-  @Command(name = "accept", hidden = true, description = "Not there yet.")
-  static final class Accept extends NotYetCommand {}
 
   @Command(
       name = "method",

@@ -2,8 +2,8 @@ package paredown.cli;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.Optional;
 import paredown.session.Session;
 import paredown.session.Survey;
@@ -35,13 +35,13 @@ import picocli.CommandLine.IVersionProvider;
       WhyCommand.class,
       MendCommand.class,
       ExtractCommand.class,
+      AcceptCommand.class,
       StepsCommand.class,
       UndoCommand.class,
       TestCommand.class,
       DemoCommand.class,
       NotYetCommand.Inline.class,
       NotYetCommand.Move.class,
-      NotYetCommand.Accept.class,
       HelpCommand.class
     })
 public final class Pare extends PareCommand {
@@ -108,13 +108,19 @@ public final class Pare extends PareCommand {
   }
 
   /** The version that the build has written down. */
+  static String version() {
+    try (InputStream stream = Pare.class.getResourceAsStream("version.txt")) {
+      return new String(stream.readAllBytes(), StandardCharsets.UTF_8).strip();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The version as --version shows it. */
   static final class Version implements IVersionProvider {
     @Override
-    public String[] getVersion() throws IOException {
-      try (InputStream stream = Pare.class.getResourceAsStream("version.txt")) {
-        String version = new String(stream.readAllBytes(), StandardCharsets.UTF_8).strip();
-        return List.of("pare " + version).toArray(String[]::new);
-      }
+    public String[] getVersion() {
+      return new String[] {"pare " + version()};
     }
   }
 }

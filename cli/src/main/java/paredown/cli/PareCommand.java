@@ -3,6 +3,7 @@ package paredown.cli;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import paredown.UnusableRequest;
 import paredown.journal.Step;
 import paredown.project.ProjectUnreadable;
 import paredown.session.Session;
@@ -23,13 +24,19 @@ abstract class PareCommand implements Callable<Integer> {
     return common;
   }
 
+  /** Whether the answer is wanted as JSON, where text is the other choice. */
   boolean json() {
-    return common.format() == Format.JSON;
+    Format format = common.format();
+    if (format != Format.JSON && format != Format.TEXT) {
+      throw new UnusableRequest(
+          "Only a survey can be given as " + format.typed() + ".",
+          "Use --format text or --format json.");
+    }
+    return format == Format.JSON;
   }
 
   /** Opens the project, and says so where a step of it was cut off. */
   Session open() {
-    json();
     requireCompiler();
     Session session = Session.open(common.directory(), progress);
     session.unverified().ifPresent(this::warn);

@@ -1,13 +1,19 @@
 package paredown.cli;
 
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import paredown.UnusableRequest;
+import paredown.cli.page.SurveyPage;
+import paredown.facts.TypeFact;
 import paredown.project.Nearest;
+import paredown.session.Session;
 import paredown.session.Survey;
 import paredown.smell.Finding;
 import paredown.smell.Smell;
@@ -25,7 +31,8 @@ import picocli.CommandLine.Option;
       "",
       "Example:",
       "  pare survey --only god-class --in ferry.desk",
-      "  pare survey --format json --out findings.json",
+      "  pare survey --changed main --fail-at 40 --new",
+      "  pare survey --format html --out findings.html",
       "",
       "The first run on a Maven project asks Maven for the class path, which runs plugins of its",
       "build; later runs do not, until a build file changes."
@@ -50,34 +57,102 @@ final class SurveyCommand extends PareCommand {
   private Path out;
 
   @Option(
+      names = "--changed",
+      paramLabel = "REVISION",
+      arity = "0..1",
+      fallbackValue = "HEAD",
+      description = "Only findings in files that differ from this Git revision; HEAD if none.")
+  private String changed;
+
+  @Option(
+      names = "--history",
+      paramLabel = "COMMITS",
+      description = "Look at so many commits; 500 where nothing is set, 0 for none.")
+  private Integer history;
+
+  @Option(
       names = "--fail-at",
       paramLabel = "WEIGHT",
-      description = "End with exit code 1 where a finding weighs as much.")
+      description = "End with exit code 1 where a finding weighs as much, accepted or not.")
   private Integer failAt;
+
+  @Option(names = "--new", description = "Let only findings count that are not accepted.")
+  private boolean onlyNew;
 
   @Override
   int run() throws Exception {
-    boolean json = json();
+    Format format = common().format();
     Optional<Smell> smell = smell();
-    Survey survey = open().survey();
-    List<Finding> findings =
-        survey.findings().stream()
-            .filter(finding -> smell.isEmpty() || finding.smell() == smell.get())
-            .filter(finding -> in == null || isIn(finding.type(), in))
-            .toList();
-    String answer =
-        json
-            ? Json.text(SurveyJson.of(survey, findings))
-            : new SurveyText(terminal(), here()).of(survey, findings, all);
+    requireSensible();
+    Session session = open();
+    if (history != null) {
+      session.lookingAt(history);
+    }
+    Optional<Set<String>> files = Optional.ofNullable(changed).map(session::changedSince);
+    Survey whole = session.survey();
+    Predicate<Finding> asked =
+        finding ->
+            (smell.isEmpty() || finding.smell() == smell.get())
+                && (in == null || isIn(finding.type(), in))
+                && (files.isEmpty() || touches(finding, files.get()));
+    requirePlace(whole);
+    Survey survey = whole.only(asked);
+    deliver(answer(format, session, survey));
+    Stream<Finding> counting =
+        onlyNew
+            ? survey.findings().stream()
+            : Stream.concat(survey.findings().stream(), survey.accepted().stream());
+    boolean fails = failAt != null && counting.anyMatch(finding -> finding.weight() >= failAt);
+    return fails ? Exit.FINDINGS : Exit.DONE;
+  }
+
+  private String answer(Format format, Session session, Survey survey) throws IOException {
+    return switch (format) {
+      case TEXT -> new SurveyText(terminal(), here()).of(survey, all);
+      case JSON -> Json.text(SurveyJson.of(survey));
+      case SARIF -> SurveySarif.of(survey, session.accepted());
+      case MARKDOWN -> SurveyMarkdown.of(survey, all);
+      case HTML ->
+          new SurveyPage(session, survey)
+              .html(
+                  SurveyText.lookedAt(survey),
+                  all ? survey.findings() : SurveyText.firstScreen(survey.findings()));
+    };
+  }
+
+  private void deliver(String answer) throws IOException {
     if (out == null) {
       print(answer);
     } else {
       Files.write(out, answer.getBytes(StandardCharsets.UTF_8));
       print("Written to " + out + ".\n");
     }
-    boolean fails =
-        failAt != null && findings.stream().anyMatch(finding -> finding.weight() >= failAt);
-    return fails ? Exit.FINDINGS : Exit.DONE;
+  }
+
+  private void requireSensible() {
+    if (failAt != null && (failAt < 0 || failAt > 100)) {
+      throw new UnusableRequest(
+          "No finding can weigh " + failAt + ".", "Give --fail-at a weight from 0 to 100.");
+    }
+    if (history != null && history < 0) {
+      throw new UnusableRequest(
+          history + " commits cannot be looked at.", "Give --history 0 or more.");
+    }
+  }
+
+  /** A place that names nothing is a slip, not a clean project. */
+  private void requirePlace(Survey survey) {
+    List<String> names = survey.facts().types().stream().map(TypeFact::name).toList();
+    if (in != null && names.stream().noneMatch(name -> isIn(name, in))) {
+      throw new UnusableRequest(
+          "There is no class or package " + in + " in the sources.",
+          Nearest.advice(in, names, "Give a package, a class, or the end of its name."));
+    }
+  }
+
+  private static boolean touches(Finding finding, Set<String> files) {
+    return files.contains(finding.range().file())
+        || finding.evidence().rows().stream().anyMatch(row -> files.contains(row.file()));
   }
 
   private Optional<Smell> smell() {

@@ -2,7 +2,6 @@ package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.List;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.session.Survey;
@@ -13,7 +12,7 @@ import paredown.smell.Finding;
 final class SurveyJson {
   private SurveyJson() {}
 
-  static ObjectNode of(Survey survey, List<Finding> findings) {
+  static ObjectNode of(Survey survey) {
     ObjectNode answer = Json.answer("pare-findings/1").put("project", survey.project());
     answer
         .putObject("counts")
@@ -21,9 +20,10 @@ final class SurveyJson {
         .put("types", survey.facts().types().size())
         .put("methods", survey.facts().methods())
         .put("unresolvedNames", survey.facts().unresolved())
+        .put("commits", survey.grounds().history().commits().size())
         .put("milliseconds", survey.millis());
     ArrayNode array = answer.putArray("findings");
-    for (Finding finding : findings) {
+    for (Finding finding : survey.findings()) {
       ObjectNode node = array.addObject();
       fill(node, finding);
       ArrayNode candidates = node.putArray("candidates");
@@ -35,6 +35,7 @@ final class SurveyJson {
             .put("there", candidate.cure() instanceof Cure.Extract);
       }
     }
+    Json.texts(answer, "accepted", survey.accepted().stream().map(Finding::id).toList());
     ArrayNode unparsed = answer.putArray("unparsed");
     survey
         .facts()

@@ -1,7 +1,9 @@
 package paredown.cli;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import paredown.facts.Facts;
 import paredown.program.CompileError;
 import paredown.session.Survey;
@@ -23,54 +25,98 @@ final class SurveyText {
     this.here = here;
   }
 
-  String of(Survey survey, List<Finding> findings, boolean all) {
+  String of(Survey survey, boolean all) {
+    List<Finding> findings = survey.findings();
     StringBuilder text = new StringBuilder(lookedAt(survey)).append('\n');
     warnings(survey, text);
-    List<Finding> shown =
-        all ? findings : findings.stream().filter(f -> f.weight() >= STRONG).limit(SCREEN).toList();
+    List<Finding> shown = all ? findings : firstScreen(findings);
     if (shown.isEmpty()) {
       text.append("\nNothing stands out. Its classes look like they know what they are for.\n");
     } else {
       text.append('\n');
-      table(shown, text);
+      table(shown, findings, all, text);
     }
-    int hidden = findings.size() - shown.size();
-    if (hidden > 0) {
-      text.append(
-          "\n%d more %s not shown; --all shows %s.\n"
-              .formatted(
-                  hidden,
-                  hidden == 1 ? "finding is" : "findings are",
-                  hidden == 1 ? "it" : "them"));
-    }
+    text.append(hidden(findings.size() - shown.size(), survey.accepted().size()));
     text.append('\n').append("Next: ");
     text.append(shown.isEmpty() ? "pare --help" : "pare why " + shown.get(0).id() + here);
     return text.append('\n').toString();
   }
 
-  private void table(List<Finding> shown, StringBuilder text) {
+  /** The strong findings, of each class and smell the weightiest, as many as fit a screen. */
+  static List<Finding> firstScreen(List<Finding> findings) {
+    Set<String> seen = new HashSet<>();
+    return findings.stream()
+        .filter(finding -> finding.weight() >= STRONG)
+        .filter(finding -> seen.add(kind(finding)))
+        .limit(SCREEN)
+        .toList();
+  }
+
+  /** How many other strong findings of the same smell there are in the same class. */
+  private static long alike(Finding finding, List<Finding> all) {
+    return all.stream()
+            .filter(each -> each.weight() >= STRONG && kind(each).equals(kind(finding)))
+            .count()
+        - 1;
+  }
+
+  private static String kind(Finding finding) {
+    return finding.smell().id() + " " + finding.type();
+  }
+
+  private static String hidden(int hidden, int accepted) {
+    StringBuilder text = new StringBuilder();
+    if (hidden > 0) {
+      text.append(
+          "\n%s not shown; --all shows %s.\n"
+              .formatted(
+                  Counted.of(hidden, "more finding is", "more findings are"),
+                  hidden == 1 ? "it" : "them"));
+    }
+    if (accepted > 0) {
+      text.append(
+          "\n%s away; pare accept lists %s.\n"
+              .formatted(
+                  Counted.of(accepted, "accepted finding stays", "accepted findings stay"),
+                  accepted == 1 ? "it" : "them"));
+    }
+    return text.toString();
+  }
+
+  private void table(List<Finding> shown, List<Finding> all, boolean each, StringBuilder text) {
     int id = shown.stream().mapToInt(f -> f.id().length()).max().orElse(0);
     int type = Math.min(34, shown.stream().mapToInt(f -> f.shortType().length()).max().orElse(0));
     int room = Math.max(20, terminal.width() - (4 + BAR + 2 + id + 2 + type + 2));
     for (Finding finding : shown) {
+      long alike = each ? 0 : alike(finding, all);
+      String more = alike > 0 ? " (and %d more)".formatted(alike) : "";
       text.append("%3d ".formatted(finding.weight()));
       text.append(terminal.cyan(bar(finding.weight()))).append("  ");
       text.append(Columns.pad(finding.id(), id)).append("  ");
       text.append(terminal.bold(Columns.pad(Columns.cut(finding.shortType(), type), type)))
           .append("  ");
-      text.append(Columns.cut(finding.summary(), room).stripTrailing()).append('\n');
+      text.append(Columns.cut(finding.summary(), room - more.length()).stripTrailing())
+          .append(terminal.faint(more))
+          .append('\n');
     }
   }
 
   /** One line that says what was looked at. */
   static String lookedAt(Survey survey) {
     Facts facts = survey.facts();
-    return "%s: %s, %s in %s, read in %s s."
+    int commits = survey.grounds().history().commits().size();
+    boolean cut = survey.grounds().history().isCut();
+    return "%s: %s, %s in %s%s, read in %s s."
         .formatted(
             survey.project(),
             Counted.of(facts.types().size(), "type", "types"),
             Counted.of(facts.methods(), "method", "methods"),
             Counted.of(facts.files(), "file", "files"),
+            commits == 0
+                ? ""
+                : ", "
+                    + Counted.of(commits, "commit", "commits")
+                    + (cut ? " (the clone is shallow, older ones are cut off)" : ""),
             String.format(Locale.ROOT, "%.1f", survey.millis() / 1000.0));
   }
 

@@ -37,7 +37,7 @@ class ApplyTest {
       """
       package ferry;
 
-      class Berth {
+      public class Berth {
         private int depth;
         private int length;
         private int height;

@@ -30,7 +30,8 @@ class CommandLineTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"", "survey", "why", "mend", "extract", "extract class", "undo", "demo"})
+  @ValueSource(
+      strings = {"", "survey", "why", "mend", "extract", "extract class", "accept", "undo", "demo"})
   void showsAnExampleInEveryHelp(String command) {
     String[] words = (command + " --help").strip().split(" ");
     String help = Ran.pare(folder, words).exits(0).out();
@@ -49,8 +50,6 @@ class CommandLineTest {
     Ran ran = Ran.pare(folder, "inline", "class", "Sailing", "--apply").exits(2);
     assertTrue(ran.err().startsWith("pare inline is not there yet."), ran.err());
     assertTrue(Ran.pare(folder, "extract", "method", "x").exits(2).err().contains("not there yet"));
-    assertTrue(
-        Ran.pare(folder, "survey", "--format", "sarif").exits(2).err().contains("not there yet"));
   }
 
   @Test

@@ -42,7 +42,7 @@ public final class ChangeGroups {
 
   /** The groups with at least so many commits, largest first; empty without history. */
   public static List<Group> of(TypeFact type, History history, int fewest) {
-    Map<Commit, Set<String>> touched = touched(type, history);
+    Map<Commit, Set<String>> touched = touchedBy(type, history);
     Set<String> members = new LinkedHashSet<>();
     touched.values().forEach(members::addAll);
     int all = type.fields().size() + type.methods().size();
@@ -63,8 +63,8 @@ public final class ChangeGroups {
         .toList();
   }
 
-  /** The names of the type's own members that each commit touched. */
-  private static Map<Commit, Set<String>> touched(TypeFact type, History history) {
+  /** The names of the type's own members that each commit touched, newest first. */
+  public static Map<Commit, Set<String>> touchedBy(TypeFact type, History history) {
     Set<String> names = new LinkedHashSet<>();
     type.fields().forEach(field -> names.add(field.name()));
     type.methods().stream().filter(m -> !m.isConstructor()).forEach(m -> names.add(m.name()));

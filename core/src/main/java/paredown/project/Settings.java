@@ -25,6 +25,7 @@ import java.util.Optional;
  * @param testReports folders in which the test command leaves JUnit XML reports
  * @param testTimeout how long a test run may take
  * @param exclude glob patterns of files that are not looked at
+ * @param history how many commits are looked at
  * @param limits thresholds by name, see {@code paredown.smell.Limits}
  * @param text the file as it was written
  */
@@ -38,6 +39,7 @@ public record Settings(
     List<String> testReports,
     Duration testTimeout,
     List<String> exclude,
+    int history,
     Map<String, Integer> limits,
     String text) {
 
@@ -46,6 +48,9 @@ public record Settings(
 
   /** How long a test run may take where nothing else is set. */
   public static final Duration DEFAULT_TEST_TIMEOUT = Duration.ofMinutes(30);
+
+  /** How many commits are looked at where nothing else is set. */
+  public static final int DEFAULT_HISTORY = 500;
 
   /** Settings in which nothing is set. */
   public static Settings none() {
@@ -80,6 +85,7 @@ public record Settings(
         file.texts("test-reports"),
         file.text("test-timeout").map(text -> duration(file, text)).orElse(DEFAULT_TEST_TIMEOUT),
         file.texts("exclude"),
+        file.number("history").orElse(DEFAULT_HISTORY),
         file.numbers("limits"),
         file.text());
   }

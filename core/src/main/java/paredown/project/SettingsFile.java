@@ -23,6 +23,7 @@ record SettingsFile(Map<String, Object> values, String text) {
           "test-reports",
           "test-timeout",
           "exclude",
+          "history",
           "limits");
 
   static SettingsFile parse(String text) {

@@ -1,6 +1,7 @@
 package paredown.session;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -10,6 +11,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.facts.FactsDrawer;
@@ -51,12 +54,25 @@ public final class Session {
   private final Sources sources;
   private final Journal journal;
   private SourceIndex index;
+  private int commits;
 
   private Session(Project project, Progress progress) {
     this.project = project;
     this.progress = progress;
     this.sources = new Sources(project);
     this.journal = Journal.of(project);
+    this.commits = project.settings().history();
+  }
+
+  /** Looks at so many commits instead of what is set; 0 looks at none. */
+  public Session lookingAt(int commits) {
+    this.commits = commits;
+    return this;
+  }
+
+  /** The files that differ from a revision. */
+  public Set<String> changedSince(String revision) {
+    return ProjectHistory.changedSince(project, revision);
   }
 
   /** Opens the project that includes a folder. */
@@ -78,10 +94,21 @@ public final class Session {
     progress.doing("reading " + main.size() + " files");
     Limits limits = Limits.of(project.settings());
     CompletableFuture<Set<String>> testWords = CompletableFuture.supplyAsync(this::testWords);
+    CompletableFuture<History> history =
+        CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits));
     try (Program program = Program.of(sources, main)) {
-      progress.doing("looking for smells");
+      progress.doing("drawing the facts");
       Facts facts = FactsDrawer.draw(program).beside(testWords.join());
-      List<Finding> findings = Detectors.find(Grounds.of(facts, History.NONE, limits));
+      progress.doing("looking at the history");
+      Grounds grounds = Grounds.of(facts, history.join(), limits);
+      progress.doing("looking for smells");
+      List<Accepted> lived = accepted();
+      Map<Boolean, List<Finding>> found =
+          Detectors.find(grounds).stream()
+              .collect(
+                  Collectors.partitioningBy(
+                      finding -> lived.stream().anyMatch(each -> each.covers(finding))));
+      List<Finding> findings = found.get(false);
       Map<String, List<Candidate>> candidates = new LinkedHashMap<>();
       findings.forEach(finding -> candidates.put(finding.id(), Candidates.of(finding, facts)));
       Optional<CompileError> missing =
@@ -90,7 +117,9 @@ public final class Session {
           project.root().getFileName().toString(),
           facts,
           findings,
+          found.get(true),
           candidates,
+          grounds,
           missing,
           main.stream().filter(sources::isGarbled).toList(),
           (System.nanoTime() - begin) / 1_000_000);
@@ -118,8 +147,12 @@ public final class Session {
    */
   public Explanation why(String id) {
     Survey survey = survey();
-    Finding finding = finding(survey, id);
-    progress.doing("planning remedies");
+    return explain(survey, finding(survey, id));
+  }
+
+  /** Explains one finding of a survey. */
+  public Explanation explain(Survey survey, Finding finding) {
+    progress.doing("planning remedies of " + finding.id());
     Remedies remedies =
         Remedies.plan(survey.candidates().get(finding.id()), survey.facts(), sources, index());
     Map<String, String> lines = new TreeMap<>();
@@ -128,6 +161,12 @@ public final class Session {
           row.file() + ":" + row.line(), sources.text(row.file()).lineText(row.line()).strip());
     }
     return new Explanation(finding, lines, remedies);
+  }
+
+  /** Some lines of a file, as they stand there. */
+  public List<String> lines(String file, int first, int last) {
+    SourceText source = sources.text(file);
+    return IntStream.rangeClosed(first, last).mapToObj(source::lineText).toList();
   }
 
   private static Finding finding(Survey survey, String idOfFindingOrRemedy) {
@@ -183,6 +222,45 @@ public final class Session {
       Verdict verdict = Gates.check(planned.program(), planned.change());
       return new Preview(refactoring, planned.change(), verdict);
     }
+  }
+
+  /** The findings that the project lives with. */
+  public List<Accepted> accepted() {
+    return new AcceptedFile(project.root()).read();
+  }
+
+  /**
+   * Lives with a finding until its figures get worse.
+   *
+   * @param id a finding's id, or the beginning of one
+   * @param because the reason; may be empty
+   */
+  public Finding accept(String id, String because) {
+    Finding finding = finding(survey(), id);
+    Map<String, Integer> figures = new TreeMap<>();
+    finding.evidence().figures().forEach(figure -> figures.put(figure.name(), figure.value()));
+    List<Accepted> all = new ArrayList<>(accepted());
+    all.removeIf(each -> each.id().equals(finding.id()));
+    all.add(
+        new Accepted(finding.id(), finding.type(), because, LocalDate.now().toString(), figures));
+    new AcceptedFile(project.root()).write(all);
+    return finding;
+  }
+
+  /** Lets an accepted finding come back. */
+  public Accepted withdraw(String id) {
+    List<Accepted> all = new ArrayList<>(accepted());
+    List<Accepted> meant = all.stream().filter(each -> each.id().startsWith(id)).toList();
+    if (meant.size() != 1) {
+      throw new UnusableRequest(
+          meant.isEmpty()
+              ? "No finding " + id + " is accepted."
+              : id + " could be any of " + meant.stream().map(Accepted::id).toList() + ".",
+          "pare accept lists the accepted findings.");
+    }
+    all.removeAll(meant);
+    new AcceptedFile(project.root()).write(all);
+    return meant.get(0);
   }
 
   private SourceIndex index() {

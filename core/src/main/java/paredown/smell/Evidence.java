@@ -33,8 +33,21 @@ public record Evidence(
    * @param name in JSON
    * @param limit what it is compared with; -1 where with nothing
    * @param words the sentence that says it
+   * @param lessIsWorse whether a lower value is the worse one
    */
-  public record Figure(String name, int value, int limit, String words) {}
+  public record Figure(String name, int value, int limit, String words, boolean lessIsWorse) {
+    private static final int LEAST = 2;
+
+    public Figure(String name, int value, int limit, String words) {
+      this(name, value, limit, words, false);
+    }
+
+    /** Whether it is clearly worse than it was: by a fifth, and by two at least. */
+    public boolean isWorseThan(int before) {
+      int worse = lessIsWorse ? before - value : value - before;
+      return worse >= LEAST && worse * 5 >= before;
+    }
+  }
 
   /**
    * Members that belong together.

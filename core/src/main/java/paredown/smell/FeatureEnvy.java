@@ -95,7 +95,8 @@ final class FeatureEnvy implements Detector {
                         own.size(),
                         Listed.of(List.copyOf(own)),
                         use.ownPercent(),
-                        limits.envyOwnShare())));
+                        limits.envyOwnShare()),
+            true));
   }
 
   static List<Evidence.Row> rows(MethodFact method, DataUse use) {

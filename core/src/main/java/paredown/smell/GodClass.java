@@ -104,7 +104,8 @@ final class GodClass implements Detector {
                     cohesion.connected(),
                     cohesion.pairs(),
                     cohesion.percent(),
-                    limits.godCohesion())));
+                    limits.godCohesion()),
+            true));
     figures.add(
         new Evidence.Figure(
             "apart",

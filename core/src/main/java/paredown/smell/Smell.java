@@ -2,20 +2,65 @@ package paredown.smell;
 
 /** A smell is a shape of code that makes changes harder than they need be. */
 public enum Smell {
-  GOD_CLASS("god-class", "god", "god class"),
-  DATA_CLUMP("data-clump", "clump", "data clump"),
-  FEATURE_ENVY("feature-envy", "envy", "feature envy"),
-  DIVERGENT_CHANGE("divergent-change", "divergent", "divergent change"),
-  LAZY_CLASS("lazy-class", "lazy", "lazy class");
+  GOD_CLASS(
+      "god-class",
+      "god",
+      "god class",
+      "A god class is very complex, and either uses the data of several other classes while its"
+          + " methods have little in common, or consists of groups of members that share nothing.",
+      "it is a façade on purpose, and its callers profit from finding everything in one place"),
+  DATA_CLUMP(
+      "data-clump",
+      "clump",
+      "data clump",
+      "A data clump is a group of fields or parameters that are always seen together, and so are a"
+          + " class that nobody has named yet.",
+      "they form the whole point of a small class, or a name for them would say no more than they"
+          + " do"),
+  FEATURE_ENVY(
+      "feature-envy",
+      "envy",
+      "feature envy",
+      "An envious method, part of a method or condition lives on the data of one other class, and"
+          + " hardly on its own.",
+      "the two are kept apart on purpose, as what is shown is from how it is shown"),
+  DIVERGENT_CHANGE(
+      "divergent-change",
+      "divergent",
+      "divergent change",
+      "A class diverges where groups of clients, or of commits, touch members that have nothing in"
+          + " common: it has several reasons to change.",
+      "the groups are two ends of one protocol, such as writing and reading one format"),
+  LAZY_CLASS(
+      "lazy-class",
+      "lazy",
+      "lazy class",
+      "A lazy class does too little to justify itself: it only passes calls on, adds nothing, serves"
+          + " one client with one small method, or is used by nobody.",
+      "it is a seam that something else will soon be put behind");
 
   private final String id;
   private final String shortName;
   private final String words;
+  private final String rule;
+  private final String leave;
 
-  Smell(String id, String shortName, String words) {
+  Smell(String id, String shortName, String words, String rule, String leave) {
     this.id = id;
     this.shortName = shortName;
     this.words = words;
+    this.rule = rule;
+    this.leave = leave;
+  }
+
+  /** The rule in one sentence. */
+  public String rule() {
+    return rule;
+  }
+
+  /** When to leave it alone: the sentence that follows "Leave it alone where". */
+  public String leave() {
+    return leave;
   }
 
   /** The name in JSON and options: {@code god-class}. */

@@ -1,0 +1,87 @@
+package paredown.cli;
+
+import java.util.List;
+import paredown.session.Survey;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.text.Counted;
+
+/** A survey as Markdown, short enough for a comment on a pull request. */
+final class SurveyMarkdown {
+  private static final int ROWS = 12;
+
+  private SurveyMarkdown() {}
+
+  static String of(Survey survey, boolean all) {
+    List<Finding> findings = survey.findings();
+    List<Finding> shown = all ? findings : SurveyText.firstScreen(findings);
+    StringBuilder text = new StringBuilder("### Pare Down: ");
+    text.append(
+        shown.isEmpty()
+            ? "nothing stands out\n"
+            : Counted.of(shown.size(), "finding", "findings") + " worth a look\n");
+    text.append('\n').append(SurveyText.lookedAt(survey)).append("\n\n");
+    if (!shown.isEmpty()) {
+      text.append("| weight | finding | class | what |\n|---:|---|---|---|\n");
+      shown.forEach(
+          finding ->
+              text.append(
+                  "| %d | `%s` | `%s` | %s: %s |\n"
+                      .formatted(
+                          finding.weight(),
+                          finding.id(),
+                          finding.shortType(),
+                          finding.smell().words(),
+                          cell(finding.summary()))));
+      text.append('\n');
+    }
+    shown.forEach(finding -> details(finding, text));
+    int hidden = findings.size() - shown.size();
+    if (hidden > 0) {
+      text.append(Counted.of(hidden, "weaker finding is", "weaker findings are"))
+          .append(" not shown.\n");
+    }
+    if (!survey.accepted().isEmpty()) {
+      text.append(
+              Counted.of(
+                  survey.accepted().size(), "accepted finding stays", "accepted findings stay"))
+          .append(" away.\n");
+    }
+    return text.toString();
+  }
+
+  private static void details(Finding finding, StringBuilder text) {
+    text.append("<details><summary><b>%s</b></summary>\n\n".formatted(escaped(finding.claim())));
+    text.append("`%s:%d`\n\n".formatted(finding.range().file(), finding.range().line()));
+    for (Evidence.Figure figure : finding.evidence().figures()) {
+      text.append("- ").append(escaped(figure.words())).append('\n');
+    }
+    List<Evidence.Group> groups = finding.evidence().groups();
+    for (Evidence.Group group : groups) {
+      String name = group.name().isEmpty() ? "" : "**" + group.name() + "** ";
+      text.append("- ").append(name);
+      text.append('`').append(String.join("`, `", members(group))).append("`\n");
+    }
+    if (groups.isEmpty()) {
+      finding.evidence().rows().stream()
+          .filter(row -> !row.member().isEmpty())
+          .limit(ROWS)
+          .forEach(
+              row ->
+                  text.append("- `%s:%d` `%s`\n".formatted(row.file(), row.line(), row.member())));
+    }
+    text.append("\n`pare why ").append(finding.id()).append("`\n\n</details>\n\n");
+  }
+
+  private static List<String> members(Evidence.Group group) {
+    return group.fields().isEmpty() ? group.methods() : group.fields();
+  }
+
+  private static String cell(String text) {
+    return escaped(text).replace("|", "\\|");
+  }
+
+  private static String escaped(String text) {
+    return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+  }
+}

@@ -1,0 +1,38 @@
+package paredown.cli.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import paredown.remedy.Candidate;
+import paredown.remedy.Cure;
+import paredown.remedy.Effect;
+import paredown.remedy.Remedy;
+import paredown.session.Explanation;
+
+/**
+ * A remedy as the page says it.
+ *
+ * @param command what to type; what it will be where pare cannot do it yet
+ */
+public record RemedyText(
+    String words, List<String> members, Effect effect, String command, boolean isThere) {
+
+  static List<RemedyText> of(Explanation explanation) {
+    List<RemedyText> all = new ArrayList<>();
+    for (Remedy remedy : explanation.remedies().found()) {
+      List<String> members = new ArrayList<>(remedy.refactoring().fields());
+      members.addAll(remedy.refactoring().methods());
+      all.add(
+          new RemedyText(
+              "extract class " + remedy.refactoring().name(),
+              members,
+              remedy.effect(),
+              "pare mend " + remedy.id(),
+              true));
+    }
+    for (Candidate candidate : explanation.remedies().byHand()) {
+      Cure.ByHand cure = (Cure.ByHand) candidate.cure();
+      all.add(new RemedyText(cure.says(), List.of(), cure.effect(), cure.command(), false));
+    }
+    return all;
+  }
+}

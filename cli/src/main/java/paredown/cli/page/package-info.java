@@ -1,0 +1,2 @@
+/** A survey as one page that opens without network. */
+package paredown.cli.page;

@@ -1,0 +1,200 @@
+package paredown.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.eclipse.jgit.api.Git;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Surveys in all formats, and what is done with their findings. */
+class FindingsTest {
+  private static final String BERTH =
+      """
+      package ferry;
+
+      public class Berth {
+        private int depth;
+        private int length;
+        private boolean closed;
+
+        int depth() { return depth; }
+        int length() { return length; }
+        boolean closed() { return closed; }
+        void close() { closed = true; }
+      }
+      """;
+  private static final String PILOT =
+      """
+      package ferry;
+
+      public class Pilot {
+        int seen;
+
+        boolean fits(Berth berth) {
+          return !berth.closed() && berth.depth() > 2 && berth.length() < 9;
+        }
+      }
+      """;
+  @TempDir Path folder;
+  private Ferry ferry;
+
+  @BeforeEach
+  void layOut() throws IOException {
+    ferry = Ferry.in(folder).with("src/ferry/Berth.java", BERTH);
+    ferry.with("src/ferry/Pilot.java", PILOT);
+  }
+
+  private Ran survey(String... options) {
+    List<String> words = new ArrayList<>(List.of("survey"));
+    words.addAll(List.of(options));
+    return Ran.pare(folder, words.toArray(String[]::new));
+  }
+
+  private String id() {
+    return survey("--format", "json").exits(0).json().get("findings").get(0).get("id").asText();
+  }
+
+  @Test
+  void showsAndExplainsAnEnviousMethod() {
+    String out = survey().exits(0).out();
+    assertTrue(out.contains("Pilot  fits lives on 3 values of Berth"), out);
+    String why = Ran.pare(folder, "why", id()).exits(0).out();
+    assertTrue(
+        why.startsWith("fits(Berth) of Pilot belongs to Berth, whose data it lives on."), why);
+    assertTrue(why.contains("closed, depth, length"), why);
+    assertTrue(why.contains("move method fits(Berth) to Berth (by hand"), why);
+    JsonNode json = Ran.pare(folder, "why", id(), "--format", "json").exits(0).json();
+    assertEquals(3, json.get("byHand").get(0).get("effect").get(0).get("before").asInt());
+  }
+
+  @Test
+  void saysOfARemedyThatIsNotThereYetWhatToDo() {
+    Ran ran = Ran.pare(folder, "mend", id()).exits(2);
+    assertTrue(
+        ran.err().startsWith("To move method fits(Berth) to Berth is not there yet."), ran.err());
+    assertTrue(ran.err().contains("pare move method 'ferry.Pilot#fits(Berth)' --to ferry.Berth"));
+  }
+
+  @Test
+  void writesALogThatFitsTheStandardsSchema() throws IOException {
+    Ran.pare(folder, "accept", id(), "--because", "kept apart").exits(0);
+    ferry.with("src/ferry/Lamp.java", "package ferry;\n\nclass Lamp {}\n");
+    JsonNode log = new ObjectMapper().readTree(survey("--format", "sarif").exits(0).out());
+    try (InputStream schema =
+        FindingsTest.class.getResourceAsStream("/schema/sarif-schema-2.1.0.json")) {
+      assertEquals(
+          Set.of(),
+          JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V7)
+              .getSchema(schema)
+              .validate(log));
+    }
+    JsonNode results = log.get("runs").get(0).get("results");
+    assertEquals(2, results.size());
+    assertEquals("lazy-class", results.get(0).get("ruleId").asText());
+    JsonNode envy = results.get(1);
+    assertEquals("kept apart", envy.get("suppressions").get(0).get("justification").asText());
+    assertTrue(envy.get("partialFingerprints").get("pareFinding/v1").asText().startsWith("envy-"));
+    assertEquals(2, envy.get("relatedLocations").size());
+    assertEquals(
+        "src/ferry/Pilot.java",
+        envy.at("/locations/0/physicalLocation/artifactLocation/uri").asText());
+  }
+
+  @Test
+  void writesMarkdownForAPullRequest() {
+    String out = survey("--format", "markdown").exits(0).out();
+    assertTrue(out.startsWith("### Pare Down: 1 finding worth a look\n"), out);
+    assertTrue(out.contains("| `Pilot` | feature envy: fits lives on 3 values of Berth |"), out);
+    assertTrue(out.contains("- `src/ferry/Pilot.java:6` `fits(Berth)`"), out);
+  }
+
+  @Test
+  void writesOnePageThatNeedsNoNetwork() throws IOException {
+    Path page = folder.resolve("page.html");
+    survey("--format", "html", "--out", page.toString()).exits(0);
+    String html = Files.readString(page);
+    assertTrue(html.contains("<h2 id=\"envy-"), "a section for the finding");
+    assertTrue(html.contains("return !berth.closed() &amp;&amp; berth.depth() &gt; 2"), html);
+    assertTrue(html.contains("foreign data it uses <b>3 → 0</b>"), html);
+    assertFalse(html.matches("(?s).*(src|href)=\"(?!#).*"), "nothing is fetched");
+    assertFalse(html.contains("http"), "nothing is fetched");
+    assertFalse(html.contains("[="), "the template is filled in");
+  }
+
+  @Test
+  void onlyASurveyHasTheOtherFormats() {
+    Ran ran = Ran.pare(folder, "steps", "--format", "html").exits(2);
+    assertTrue(ran.err().startsWith("Only a survey can be given as html."), ran.err());
+  }
+
+  @Test
+  void livesWithAFindingUntilItGetsWorse() throws IOException {
+    String id = id();
+    Ran accepted = Ran.pare(folder, "accept", id, "--because", "the wire is fixed").exits(0);
+    assertTrue(accepted.out().contains("until its figures get worse by a fifth"), accepted.out());
+    assertTrue(survey().exits(0).out().contains("1 accepted finding stays away"));
+    assertTrue(Ran.pare(folder, "accept").exits(0).out().contains("the wire is fixed"));
+    String worse = PILOT.replace("< 9;", "< 9 && berth.a > 0 && berth.b > 0;");
+    ferry.with(
+        "src/ferry/Berth.java", BERTH.replace("private int depth", "int a, b; private int depth"));
+    ferry.with("src/ferry/Pilot.java", worse);
+    assertTrue(survey().exits(0).out().contains("fits lives on 5 values"), "it is back");
+    Ran.pare(folder, "accept", id, "--withdraw").exits(0);
+    assertFalse(Files.exists(folder.resolve("pare-accepted.yaml")));
+    assertTrue(
+        Ran.pare(folder, "accept", id, "--withdraw").exits(2).err().startsWith("No finding"));
+    JsonNode none = Ran.pare(folder, "accept", "--format", "json").exits(0).json();
+    assertEquals(0, none.get("accepted").size());
+  }
+
+  @Test
+  void failsForFindingsOfAWeightAndWithNewOnlyForThoseThatAreNotAccepted() {
+    survey("--fail-at", "30").exits(1);
+    survey("--fail-at", "99").exits(0);
+    Ran.pare(folder, "accept", id()).exits(0);
+    survey("--fail-at", "30").exits(1);
+    survey("--fail-at", "30", "--new").exits(0);
+    assertTrue(survey("--fail-at", "101").exits(2).err().startsWith("No finding can weigh 101."));
+  }
+
+  @Test
+  void looksOnlyAtWhatDiffersFromARevision() throws Exception {
+    assertTrue(survey("--changed").exits(2).err().startsWith("This project is in no Git"));
+    try (Git git = Git.init().setDirectory(folder.toFile()).call()) {
+      git.add().addFilepattern(".").call();
+      git.commit()
+          .setMessage("begin")
+          .setAuthor("Clerk", "clerk@ferry.invalid")
+          .setSign(false)
+          .call();
+      assertTrue(survey("--changed").exits(0).out().contains("Nothing stands out."));
+      ferry.with("src/ferry/Pilot.java", PILOT.replace("< 9", "< 8"));
+      assertTrue(survey("--changed", "HEAD").exits(0).out().contains("fits lives on"));
+      assertTrue(survey("--changed", "nowhere").exits(2).err().startsWith("There is no revision"));
+    }
+  }
+
+  @Test
+  void saysWhereAPlaceOrASmellIsMisspelt() {
+    Ran place = survey("--in", "Pilott").exits(2);
+    assertTrue(place.err().contains("There is no class or package Pilott"), place.err());
+    assertTrue(place.err().contains("ferry.Pilot"), place.err());
+    Ran smell = survey("--only", "feature-envi").exits(2);
+    assertTrue(smell.err().contains("Did you mean feature-envy?"), smell.err());
+    assertTrue(survey("--only", "god").exits(0).out().contains("Nothing stands out."));
+  }
+}

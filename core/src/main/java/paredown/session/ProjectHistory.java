@@ -1,0 +1,62 @@
+package paredown.session;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import java.util.Set;
+import paredown.UnusableRequest;
+import paredown.history.GitHistory;
+import paredown.history.History;
+import paredown.project.Project;
+import paredown.project.Workspace;
+
+/** The history of a project, read from version control once for each latest commit. */
+final class ProjectHistory {
+  private ProjectHistory() {}
+
+  /** The last so many commits; none where there is no repository, or none are asked for. */
+  static History of(Project project, int most) {
+    if (most == 0) {
+      return History.NONE;
+    }
+    Optional<GitHistory> repository = GitHistory.at(project.root());
+    if (repository.isEmpty()) {
+      return History.NONE;
+    }
+    try (GitHistory git = repository.get()) {
+      Workspace workspace = new Workspace(project.root());
+      String name = "history-" + git.head() + "-" + most;
+      return workspace
+          .cached(name)
+          .map(bytes -> new String(bytes, StandardCharsets.UTF_8))
+          .flatMap(History::read)
+          .orElseGet(
+              () -> {
+                History read = git.read(most);
+                workspace.cache(name, read.written().getBytes(StandardCharsets.UTF_8));
+                return read;
+              });
+    }
+  }
+
+  /**
+   * The files that differ from a revision.
+   *
+   * @throws UnusableRequest where there is no repository or no such revision
+   */
+  static Set<String> changedSince(Project project, String revision) {
+    try (GitHistory git =
+        GitHistory.at(project.root())
+            .orElseThrow(
+                () ->
+                    new UnusableRequest(
+                        "This project is in no Git repository, or it has no commit yet.",
+                        "Leave --changed out."))) {
+      return git.changedSince(revision)
+          .orElseThrow(
+              () ->
+                  new UnusableRequest(
+                      "There is no revision " + revision + " in this repository.",
+                      "git log --oneline lists them; a shallow clone may have to be deepened."));
+    }
+  }
+}
