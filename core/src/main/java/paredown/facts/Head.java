@@ -23,6 +23,10 @@ public record Head(Set<Modifier> modifiers, Set<String> annotations, Set<String>
     return modifiers.contains(modifier);
   }
 
+  public boolean isDeprecated() {
+    return annotations.contains("Deprecated");
+  }
+
   /** Whether it has an annotation that a framework could act upon. */
   public boolean isFramed() {
     return !HARMLESS.containsAll(annotations);

@@ -21,8 +21,9 @@ final class DivergentChange implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds.facts().types().stream()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
+    return grounds
+        .judged()
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
         .filter(type -> !type.isException())
         .flatMap(type -> judge(type, grounds));
   }

@@ -26,8 +26,8 @@ final class EnviousPart implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds.facts().types().stream()
-        .filter(type -> !type.hasErrors())
+    return grounds
+        .judged()
         .flatMap(
             type ->
                 type.methods().stream()

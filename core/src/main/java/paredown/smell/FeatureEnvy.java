@@ -24,8 +24,8 @@ final class FeatureEnvy implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds.facts().types().stream()
-        .filter(type -> !type.hasErrors())
+    return grounds
+        .judged()
         .flatMap(
             type ->
                 type.methods().stream()

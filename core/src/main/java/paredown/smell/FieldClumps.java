@@ -32,8 +32,9 @@ final class FieldClumps implements Detector {
   @Override
   public Stream<Finding> find(Grounds grounds) {
     Limits limits = grounds.limits();
-    return grounds.facts().types().stream()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
+    return grounds
+        .judged()
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
         .filter(type -> !type.isException())
         .filter(type -> type.instanceFields().size() > limits.clumpFields())
         .flatMap(type -> clumps(type, limits));

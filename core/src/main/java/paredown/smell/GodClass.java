@@ -26,12 +26,13 @@ import paredown.text.Counted;
  */
 final class GodClass implements Detector {
   private static final int HEAVY_METHODS = 3;
-  private static final int HEAVY_BRANCHES = 10;
+  private static final int HEAVY_BRANCHES = 7;
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds.facts().types().stream()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
+    return grounds
+        .judged()
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
         .filter(type -> !type.instanceFields().isEmpty() && !type.isException())
         .flatMap(type -> judge(type, grounds));
   }

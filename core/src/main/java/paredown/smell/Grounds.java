@@ -1,6 +1,7 @@
 package paredown.smell;
 
 import java.util.Map;
+import java.util.stream.Stream;
 import paredown.facts.Facts;
 import paredown.facts.TypeFact;
 import paredown.history.History;
@@ -26,5 +27,20 @@ public record Grounds(
   public static Grounds of(Facts facts, History history, Limits limits) {
     return new Grounds(
         facts, facts.byName(), Clients.of(facts), PackageUses.of(facts), history, limits);
+  }
+
+  /**
+   * The types that are judged: not those in files with errors, whose names mean nobody knows what,
+   * nor what is deprecated and so on its way out, nor what a generator wrote.
+   */
+  Stream<TypeFact> judged() {
+    return facts.types().stream().filter(type -> !type.hasErrors() && !isLeftAlone(type));
+  }
+
+  private boolean isLeftAlone(TypeFact type) {
+    TypeFact outer = types.get(type.outer());
+    return type.head().isDeprecated()
+        || type.head().annotations().contains("Generated")
+        || outer != null && isLeftAlone(outer);
   }
 }

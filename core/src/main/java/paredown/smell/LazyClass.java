@@ -24,7 +24,8 @@ final class LazyClass implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds.facts().types().stream()
+    return grounds
+        .judged()
         .filter(LazyClass::mayBeLazy)
         .flatMap(type -> judge(type, grounds).stream());
   }
@@ -39,11 +40,9 @@ final class LazyClass implements Detector {
             || type.methods().stream().anyMatch(method -> method.head().isFramed())
             || type.fields().stream().anyMatch(field -> field.head().isFramed());
     return type.kind() == TypeFact.Kind.CLASS
-        && !type.hasErrors()
         && !type.isException()
         && !type.isAbstract()
         && !framed
-        && !type.head().annotations().contains("Deprecated")
         && type.methods().stream().noneMatch(LazyClass::isMain);
   }
 

@@ -22,8 +22,9 @@ final class LongConstructor implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds.facts().types().stream()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS && !type.hasErrors())
+    return grounds
+        .judged()
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
         .filter(type -> !type.isException())
         .flatMap(type -> judge(type, grounds.limits()));
   }
@@ -31,7 +32,7 @@ final class LongConstructor implements Detector {
   private static Stream<Finding> judge(TypeFact type, Limits limits) {
     List<MethodFact> open =
         type.constructors().stream()
-            .filter(each -> !each.isPrivate() && !each.head().annotations().contains("Deprecated"))
+            .filter(each -> !each.isPrivate() && !each.head().isDeprecated())
             .sorted(Comparator.comparingInt((MethodFact each) -> each.parameters().size()))
             .toList();
     if (open.isEmpty()) {

@@ -23,6 +23,7 @@ final class Movable {
         && !method.isAbstract()
         && !method.overrides()
         && !method.head().isFramed()
+        && !method.head().isDeprecated()
         && !method.isAccessor()
         && !makes(method)
         && BY_TRADE.stream().noneMatch(trade -> type.simpleName().endsWith(trade))

@@ -33,11 +33,10 @@ final class ParameterClumps implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     Limits limits = grounds.limits();
     Map<Place, Set<String>> lists = new LinkedHashMap<>();
-    for (TypeFact type : grounds.facts().types()) {
-      if (!type.hasErrors() && type.kind() != TypeFact.Kind.RECORD) {
-        collect(type, limits, lists);
-      }
-    }
+    grounds
+        .judged()
+        .filter(type -> type.kind() != TypeFact.Kind.RECORD)
+        .forEach(type -> collect(type, limits, lists));
     Values values = Values.of(grounds);
     return ClosedSets.of(lists, limits.clumpParameters(), limits.clumpPlaces()).stream()
         .filter(
@@ -70,6 +69,7 @@ final class ParameterClumps implements Detector {
     for (MethodFact method : type.methods()) {
       if (!method.overrides()
           && !isFunction(method)
+          && !method.head().isDeprecated()
           && method.parameters().size() >= limits.clumpParameters()) {
         widest.merge(
             method.name(),
@@ -107,7 +107,7 @@ final class ParameterClumps implements Detector {
               place.method().range().file(),
               place.method().range().line(),
               place.method().signature(),
-              names));
+              List.of()));
     }
     List<Evidence.Figure> figures =
         List.of(

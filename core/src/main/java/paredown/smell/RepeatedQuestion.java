@@ -26,11 +26,11 @@ final class RepeatedQuestion implements Detector {
   @Override
   public Stream<Finding> find(Grounds grounds) {
     Map<Asked, List<Place>> places = new LinkedHashMap<>();
-    for (TypeFact type : grounds.facts().types()) {
+    for (TypeFact type : grounds.judged().toList()) {
       for (MethodFact method : type.methods()) {
         for (Question question : method.body().questions()) {
           TypeFact asked = grounds.types().get(question.type());
-          if (asked != null && !type.hasErrors() && counts(type, asked, question)) {
+          if (asked != null && counts(type, asked, question)) {
             places
                 .computeIfAbsent(new Asked(asked.name(), question.text()), a -> new ArrayList<>())
                 .add(new Place(type, method, question));

@@ -26,8 +26,8 @@ final class TwinFields implements Detector {
     Limits limits = grounds.limits();
     Values values = Values.of(grounds);
     Map<TypeFact, Set<String>> fields = new LinkedHashMap<>();
-    for (TypeFact type : grounds.facts().types()) {
-      if (type.kind() == TypeFact.Kind.CLASS && !type.hasErrors()) {
+    for (TypeFact type : grounds.judged().toList()) {
+      if (type.kind() == TypeFact.Kind.CLASS) {
         Set<String> items = new TreeSet<>();
         type.instanceFields().stream()
             .filter(field -> values.isValue(field.type()))

@@ -31,7 +31,7 @@ public final class NameWords {
   /** The words that say something, each once. */
   public static List<String> telling(String name) {
     return of(name).stream()
-        .filter(word -> word.length() > 2 && !EMPTY_WORDS.contains(word))
+        .filter(word -> word.length() > 3 && !EMPTY_WORDS.contains(word))
         .distinct()
         .toList();
   }
