@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import paredown.program.CompileError;
 
 /**
@@ -17,20 +16,20 @@ import paredown.program.CompileError;
  * @param testWords the identifiers of the test sources, where these were not read themselves
  */
 public record Facts(
-    List<TypeFact> types,
-    int files,
-    int unresolved,
-    List<CompileError> unparsed,
-    Set<String> testWords) {
+    List<TypeFact> types, int files, int unresolved, List<CompileError> unparsed, Words testWords) {
 
   public Facts {
-    testWords = Set.copyOf(testWords);
     types = List.copyOf(types);
     unparsed = List.copyOf(unparsed);
   }
 
+  /** The identifiers of some files; looked up only where somebody asks. */
+  public interface Words {
+    boolean hold(String word);
+  }
+
   /** The same facts, beside tests that hold these identifiers. */
-  public Facts beside(Set<String> words) {
+  public Facts beside(Words words) {
     return new Facts(types, files, unresolved, unparsed, words);
   }
 

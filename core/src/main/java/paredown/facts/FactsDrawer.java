@@ -71,7 +71,7 @@ public final class FactsDrawer {
         program.units().size(),
         (int) errors.stream().filter(CompileError::isUnresolved).count(),
         errors.stream().filter(CompileError::isSyntax).toList(),
-        Set.of());
+        word -> false);
   }
 
   private Range range(Tree tree) {

@@ -107,4 +107,10 @@ public record MethodFact(
         .map(MemberUse::member)
         .collect(Collectors.toSet());
   }
+
+  /** By its name and place alone; what it consists of would take long to add up. */
+  @Override
+  public int hashCode() {
+    return 31 * signature.hashCode() + range.hashCode();
+  }
 }

@@ -89,4 +89,10 @@ public record TypeFact(
   public boolean isKinOf(TypeFact other) {
     return supertypes.contains(other.name) || other.supertypes.contains(name);
   }
+
+  /** By its name and place alone; what it consists of would take long to add up. */
+  @Override
+  public int hashCode() {
+    return 31 * name.hashCode() + range.hashCode();
+  }
 }

@@ -3,7 +3,6 @@ package paredown.session;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +44,6 @@ import paredown.smell.Grounds;
 import paredown.smell.Limits;
 import paredown.text.Lexer;
 import paredown.text.SourceText;
-import paredown.text.Token;
 
 /** A session is one user's work on one project: everything that a front end can ask for. */
 public final class Session {
@@ -93,12 +91,11 @@ public final class Session {
     }
     progress.doing("reading " + main.size() + " files");
     Limits limits = Limits.of(project.settings());
-    CompletableFuture<Set<String>> testWords = CompletableFuture.supplyAsync(this::testWords);
     CompletableFuture<History> history =
         CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits));
     try (Program program = Program.of(sources, main)) {
       progress.doing("drawing the facts");
-      Facts facts = FactsDrawer.draw(program).beside(testWords.join());
+      Facts facts = FactsDrawer.draw(program).beside(this::isInTests);
       progress.doing("looking at the history");
       Grounds grounds = Grounds.of(facts, history.join(), limits);
       progress.doing("looking for smells");
@@ -126,18 +123,15 @@ public final class Session {
     }
   }
 
-  /** The identifiers of the test sources, which a survey does not read otherwise. */
-  private Set<String> testWords() {
-    Set<String> words = new HashSet<>();
-    for (String path : sources.paths(SourceFile.Kind.TEST)) {
-      SourceText source = sources.text(path);
-      for (Token token : Lexer.tokens(source.text())) {
-        if (token.isIdentifier()) {
-          words.add(source.slice(token.start(), token.end()));
-        }
-      }
-    }
-    return words;
+  /** Whether the test sources, which a survey does not read otherwise, hold an identifier. */
+  private boolean isInTests(String word) {
+    return sources.paths(SourceFile.Kind.TEST).stream()
+        .map(sources::text)
+        .anyMatch(
+            source ->
+                source.text().contains(word)
+                    && Lexer.tokens(source.text()).stream()
+                        .anyMatch(token -> token.isIdentifier() && source.spells(token, word)));
   }
 
   /**

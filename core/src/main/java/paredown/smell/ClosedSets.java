@@ -1,14 +1,16 @@
 package paredown.smell;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /**
  * The closed frequent sets of items: groups that recur together in several places and to which no
@@ -30,29 +32,51 @@ final class ClosedSets {
    * smaller set counts only where enough places are left for it.
    */
   static <P> List<Closed<P>> of(Map<P, Set<String>> itemsOf, int items, int places) {
-    Map<String, List<P>> holders = new HashMap<>();
+    Map<String, List<P>> holders = new LinkedHashMap<>();
     itemsOf.forEach(
         (place, held) ->
             held.forEach(item -> holders.computeIfAbsent(item, i -> new ArrayList<>()).add(place)));
+    // An item that stands in too few places is in no set, so that most places fall away.
+    holders.values().removeIf(each -> each.size() < places);
+    List<String> frequent = List.copyOf(holders.keySet());
+    Map<String, Integer> numbers = new HashMap<>();
+    frequent.forEach(item -> numbers.put(item, numbers.size()));
+    Set<BitSet> whole = new LinkedHashSet<>();
+    for (Set<String> held : itemsOf.values()) {
+      BitSet bits = new BitSet();
+      held.stream().filter(numbers::containsKey).map(numbers::get).forEach(bits::set);
+      if (bits.cardinality() >= items) {
+        whole.add(bits);
+      }
+    }
     Set<Set<String>> found = new LinkedHashSet<>();
-    List<Set<String>> open = new ArrayList<>();
-    itemsOf.values().stream().filter(set -> set.size() >= items).distinct().forEach(open::add);
-    List<Set<String>> whole = List.copyOf(open);
-    found.addAll(open);
+    for (BitSet bits : intersections(whole, items)) {
+      found.add(
+          bits.stream().mapToObj(frequent::get).collect(Collectors.toCollection(TreeSet::new)));
+    }
+    return explained(found, itemsOf, holders, places);
+  }
+
+  /** The sets, what they have in common, what that has in common, until nothing new comes up. */
+  private static Set<BitSet> intersections(Set<BitSet> whole, int items) {
+    Set<BitSet> found = new LinkedHashSet<>(whole);
+    List<BitSet> open = List.copyOf(whole);
     while (!open.isEmpty() && found.size() < MOST) {
-      List<Set<String>> next = new ArrayList<>();
-      for (Set<String> one : open) {
-        for (Set<String> other : whole) {
-          Set<String> common = new HashSet<>(one);
-          common.retainAll(other);
-          if (common.size() >= items && found.add(common)) {
-            next.add(common);
+      List<BitSet> next = new ArrayList<>();
+      for (BitSet one : open) {
+        for (BitSet other : whole) {
+          if (one.intersects(other)) {
+            BitSet common = (BitSet) one.clone();
+            common.and(other);
+            if (common.cardinality() >= items && found.add(common)) {
+              next.add(common);
+            }
           }
         }
       }
       open = next;
     }
-    return explained(found, itemsOf, holders, places);
+    return found;
   }
 
   private static <P> List<Closed<P>> explained(

@@ -146,7 +146,7 @@ final class LazyClass implements Detector {
   }
 
   private static Finding unused(TypeFact type, Grounds grounds) {
-    boolean tested = grounds.facts().testWords().contains(type.simpleName());
+    boolean tested = grounds.facts().testWords().hold(type.simpleName());
     List<Evidence.Figure> figures =
         List.of(
             new Evidence.Figure(
