@@ -1,7 +1,6 @@
 package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import paredown.UnusableRequest;
 import paredown.journal.Step;
@@ -59,10 +58,6 @@ abstract class PareCommand implements Callable<Integer> {
                 .formatted(step.number(), step.command()));
   }
 
-  Path directory() {
-    return common.directory();
-  }
-
   @Override
   public final Integer call() throws Exception {
     try {
@@ -77,10 +72,6 @@ abstract class PareCommand implements Callable<Integer> {
   /** Takes the progress line away, so that an answer can be printed. */
   void quiet() {
     progress.close();
-  }
-
-  ProgressLine progress() {
-    return progress;
   }
 
   void print(String text) {

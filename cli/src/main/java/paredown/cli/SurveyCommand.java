@@ -38,7 +38,10 @@ import picocli.CommandLine.Option;
       "build; later runs do not, until a build file changes."
     })
 final class SurveyCommand extends PareCommand {
-  @Option(names = "--only", paramLabel = "SMELL", description = "Only findings of this smell.")
+  @Option(
+      names = "--only",
+      paramLabel = "SMELL",
+      description = "Only findings of this smell; the smaller ones show only so, or with --all.")
   private String only;
 
   @Option(
@@ -92,7 +95,7 @@ final class SurveyCommand extends PareCommand {
     Survey whole = session.survey();
     Predicate<Finding> asked =
         finding ->
-            (smell.isEmpty() || finding.smell() == smell.get())
+            (smell.isEmpty() ? all || !finding.smell().isSmaller() : finding.smell() == smell.get())
                 && (in == null || isIn(finding.type(), in))
                 && (files.isEmpty() || touches(finding, files.get()));
     requirePlace(whole);
@@ -108,16 +111,17 @@ final class SurveyCommand extends PareCommand {
 
   private String answer(Format format, Session session, Survey survey) throws IOException {
     return switch (format) {
-      case TEXT -> new SurveyText(terminal(), here()).of(survey, all);
+      case TEXT -> new SurveyText(terminal(), here()).of(survey, shown(survey));
       case JSON -> Json.text(SurveyJson.of(survey));
       case SARIF -> SurveySarif.of(survey, session.accepted());
-      case MARKDOWN -> SurveyMarkdown.of(survey, all);
-      case HTML ->
-          new SurveyPage(session, survey)
-              .html(
-                  SurveyText.lookedAt(survey),
-                  all ? survey.findings() : SurveyText.firstScreen(survey.findings()));
+      case MARKDOWN -> SurveyMarkdown.of(survey, shown(survey));
+      case HTML -> new SurveyPage(session, survey).html(SurveyText.lookedAt(survey), shown(survey));
     };
+  }
+
+  /** The first screen; where one smell is asked for, its weak findings too. */
+  private List<Finding> shown(Survey survey) {
+    return all || only != null ? survey.findings() : SurveyText.firstScreen(survey.findings());
   }
 
   private void deliver(String answer) throws IOException {

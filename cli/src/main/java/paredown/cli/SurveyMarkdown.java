@@ -12,9 +12,8 @@ final class SurveyMarkdown {
 
   private SurveyMarkdown() {}
 
-  static String of(Survey survey, boolean all) {
+  static String of(Survey survey, List<Finding> shown) {
     List<Finding> findings = survey.findings();
-    List<Finding> shown = all ? findings : SurveyText.firstScreen(findings);
     StringBuilder text = new StringBuilder("### Pare Down: ");
     text.append(
         shown.isEmpty()

@@ -25,16 +25,15 @@ final class SurveyText {
     this.here = here;
   }
 
-  String of(Survey survey, boolean all) {
+  String of(Survey survey, List<Finding> shown) {
     List<Finding> findings = survey.findings();
     StringBuilder text = new StringBuilder(lookedAt(survey)).append('\n');
     warnings(survey, text);
-    List<Finding> shown = all ? findings : firstScreen(findings);
     if (shown.isEmpty()) {
       text.append("\nNothing stands out. Its classes look like they know what they are for.\n");
     } else {
       text.append('\n');
-      table(shown, findings, all, text);
+      table(shown, findings, text);
     }
     text.append(hidden(findings.size() - shown.size(), survey.accepted().size()));
     text.append('\n').append("Next: ");
@@ -46,7 +45,7 @@ final class SurveyText {
   static List<Finding> firstScreen(List<Finding> findings) {
     Set<String> seen = new HashSet<>();
     return findings.stream()
-        .filter(finding -> finding.weight() >= STRONG)
+        .filter(finding -> finding.weight() >= STRONG && !finding.smell().isSmaller())
         .filter(finding -> seen.add(kind(finding)))
         .limit(SCREEN)
         .toList();
@@ -83,12 +82,12 @@ final class SurveyText {
     return text.toString();
   }
 
-  private void table(List<Finding> shown, List<Finding> all, boolean each, StringBuilder text) {
+  private void table(List<Finding> shown, List<Finding> all, StringBuilder text) {
     int id = shown.stream().mapToInt(f -> f.id().length()).max().orElse(0);
     int type = Math.min(34, shown.stream().mapToInt(f -> f.shortType().length()).max().orElse(0));
     int room = Math.max(20, terminal.width() - (4 + BAR + 2 + id + 2 + type + 2));
     for (Finding finding : shown) {
-      long alike = each ? 0 : alike(finding, all);
+      long alike = shown.containsAll(all) ? 0 : alike(finding, all);
       String more = alike > 0 ? " (and %d more)".formatted(alike) : "";
       text.append("%3d ".formatted(finding.weight()));
       text.append(terminal.cyan(bar(finding.weight()))).append("  ");

@@ -14,7 +14,7 @@ import paredown.facts.MethodFact.MemberUse;
  * @param uses the same, each member once
  * @param locals the uses of its own variables, in the order of the text
  * @param spans its statements, in the order of the text
- * @param questions what it asks other objects to decide by
+ * @param traits what of its shape smells are told by
  * @param shape a fingerprint of its tokens, comments and white space left out; 0 where it has
  *     hardly any
  */
@@ -25,11 +25,11 @@ public record Body(
     Set<MemberUse> uses,
     List<LocalUse> locals,
     List<Span> spans,
-    List<Question> questions,
+    Traits traits,
     long shape) {
 
   public static final Body NONE =
-      new Body(0, 0, List.of(), Set.of(), List.of(), List.of(), List.of(), 0);
+      new Body(0, 0, List.of(), Set.of(), List.of(), List.of(), Traits.NONE, 0);
 
   static Body of(
       int branches,
@@ -37,7 +37,7 @@ public record Body(
       List<Access> accesses,
       List<LocalUse> locals,
       List<Span> spans,
-      List<Question> questions,
+      Traits traits,
       long shape) {
     return new Body(
         branches,
@@ -46,7 +46,7 @@ public record Body(
         accesses.stream().map(Access::use).collect(Collectors.toUnmodifiableSet()),
         List.copyOf(locals),
         List.copyOf(spans),
-        List.copyOf(questions),
+        traits,
         shape);
   }
 }

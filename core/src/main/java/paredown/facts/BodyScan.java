@@ -12,13 +12,17 @@ import com.sun.source.tree.ContinueTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.IfTree;
+import com.sun.source.tree.InstanceOfTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.SwitchExpressionTree;
+import com.sun.source.tree.SwitchTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
 import com.sun.source.tree.VariableTree;
@@ -53,6 +57,9 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   private final List<OpenSpan> spans = new ArrayList<>();
   private final Deque<OpenSpan> open = new ArrayDeque<>();
   private final List<Question> questions = new ArrayList<>();
+  private final List<Traits.Chain> chains = new ArrayList<>();
+  private final List<Traits.KindTest> kindTests = new ArrayList<>();
+  private final List<Traits.Passed> passed = new ArrayList<>();
   private int decisions;
   private int statements;
 
@@ -92,7 +99,7 @@ final class BodyScan extends TreePathScanner<Void, Void> {
         accesses,
         locals,
         spans.stream().map(this::closed).toList(),
-        questions,
+        new Traits(questions, chains, kindTests, passed),
         shape);
   }
 
@@ -215,6 +222,92 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   public Void visitConditionalExpression(ConditionalExpressionTree tree, Void unused) {
     ask(new TreePath(getCurrentPath(), tree.getCondition()));
     return super.visitConditionalExpression(tree, null);
+  }
+
+  @Override
+  public Void visitSwitch(SwitchTree tree, Void unused) {
+    switchOver(tree.getExpression(), tree.getCases());
+    return super.visitSwitch(tree, null);
+  }
+
+  @Override
+  public Void visitSwitchExpression(SwitchExpressionTree tree, Void unused) {
+    switchOver(tree.getExpression(), tree.getCases());
+    return super.visitSwitchExpression(tree, null);
+  }
+
+  private void switchOver(ExpressionTree over, List<? extends CaseTree> cases) {
+    String type = own.typeOf(new TreePath(getCurrentPath(), over));
+    int told = cases.stream().mapToInt(each -> each.getExpressions().size()).sum();
+    if (!type.isEmpty()) {
+      kindTests.add(new Traits.KindTest(type, "", told, line(over)));
+    }
+  }
+
+  @Override
+  public Void visitInstanceOf(InstanceOfTree tree, Void unused) {
+    if (tree.getExpression() instanceof IdentifierTree tested
+        && tree.getType() != null
+        && own.element(new TreePath(getCurrentPath(), tree.getType())) instanceof TypeElement type
+        && own.holds(type)) {
+      kindTests.add(
+          new Traits.KindTest(own.name(type), tested.getName().toString(), 1, line(tree)));
+    }
+    return super.visitInstanceOf(tree, null);
+  }
+
+  @Override
+  public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
+    TreePath select = new TreePath(getCurrentPath(), tree.getMethodSelect());
+    if (own.element(select) instanceof ExecutableElement called
+        && own.holds(called.getEnclosingElement())) {
+      passOn(tree, called);
+      if (!(getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree)) {
+        chain(tree);
+      }
+    }
+    return super.visitMethodInvocation(tree, null);
+  }
+
+  private void passOn(MethodInvocationTree tree, ExecutableElement called) {
+    for (int i = 0; i < tree.getArguments().size(); i++) {
+      if (tree.getArguments().get(i) instanceof IdentifierTree given && isParameter(given)) {
+        passed.add(new Traits.Passed(given.getName().toString(), call(called), i));
+      }
+    }
+  }
+
+  private boolean isParameter(IdentifierTree name) {
+    Element element = own.element(new TreePath(getCurrentPath(), name));
+    return element != null && element.getKind() == ElementKind.PARAMETER;
+  }
+
+  private MemberUse call(ExecutableElement called) {
+    return new MemberUse(
+        MemberUse.Kind.CALL,
+        own.name((TypeElement) called.getEnclosingElement()),
+        own.signature(called));
+  }
+
+  /** Takes down a call on what a call gives on what a call gives. */
+  private void chain(MethodInvocationTree last) {
+    List<MemberUse> links = new ArrayList<>();
+    TreePath at = getCurrentPath();
+    while (at.getLeaf() instanceof MethodInvocationTree call && call.getArguments().isEmpty()) {
+      TreePath select = new TreePath(at, call.getMethodSelect());
+      if (!(own.element(select) instanceof ExecutableElement called)
+          || !own.holds(called.getEnclosingElement())) {
+        break;
+      }
+      links.add(0, call(called));
+      if (!(select.getLeaf() instanceof MemberSelectTree next)) {
+        break;
+      }
+      at = new TreePath(select, next.getExpression());
+    }
+    if (links.size() > 2) {
+      chains.add(new Traits.Chain(links, last.toString(), line(last)));
+    }
   }
 
   /** Takes down the largest parts of a condition that ask one object only. */

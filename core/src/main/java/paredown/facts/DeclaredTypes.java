@@ -16,6 +16,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
 import paredown.facts.Access.Root;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -53,6 +54,15 @@ final class DeclaredTypes {
 
   String name(TypeElement type) {
     return names.computeIfAbsent(type, each -> type.getQualifiedName().toString());
+  }
+
+  /** The name of the declared type that an expression has; empty where it has no such type. */
+  String typeOf(TreePath path) {
+    return program.trees().getTypeMirror(path) instanceof DeclaredType type
+            && type.asElement() instanceof TypeElement element
+            && holds(element)
+        ? name(element)
+        : "";
   }
 
   int start(Unit unit, Tree tree) {

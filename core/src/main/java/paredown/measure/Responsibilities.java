@@ -22,10 +22,12 @@ import paredown.text.NameWords;
  * <p>Parts that share nothing are found first. A large part is divided where its members hang
  * together in communities (Girvan and Newman, "Community structure in social and biological
  * networks", 2002), if their modularity (Newman and Girvan, 2004) is high enough, each has a field,
- * and at most a tenth of all uses crosses from one to another.
+ * and at most a tenth of all uses crosses from one to another. Parts of more than eighty members
+ * are not divided; it would take too long.
  */
 public final class Responsibilities {
   private static final int DIVIDED_FROM = 10;
+  private static final int DIVIDED_TO = 80;
   private static final int SMALLEST = 3;
   private static final int MOST = 4;
   private static final double MODULARITY = 0.35;
@@ -66,7 +68,7 @@ public final class Responsibilities {
   }
 
   private List<Set<String>> divided(Graph<String, DefaultEdge> whole, Set<String> part) {
-    if (part.size() < DIVIDED_FROM) {
+    if (part.size() < DIVIDED_FROM || part.size() > DIVIDED_TO) {
       return List.of(new HashSet<>(part));
     }
     Graph<String, DefaultEdge> graph = MemberGroups.within(whole, part);

@@ -32,6 +32,9 @@ public final class Candidates {
   }
 
   private List<Candidate> found() {
+    if (finding.smell().isSmaller()) {
+      return List.of();
+    }
     return switch (finding.form()) {
       case WHOLE -> groups();
       case FIELDS, TWINS -> List.of(extract(finding.members(), ""));

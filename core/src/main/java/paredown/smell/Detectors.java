@@ -16,13 +16,19 @@ public final class Detectors {
           new EnviousPart(),
           new RepeatedQuestion(),
           new DivergentChange(),
-          new LazyClass());
+          new LazyClass(),
+          new LongMethod(),
+          new MessageChain(),
+          new TwinMember(),
+          new KindBranch(),
+          new UnusedMember(),
+          new PassedParameter());
 
   private Detectors() {}
 
   /** All findings that their classes do not say they can live with, worst first. */
   public static List<Finding> find(Grounds grounds) {
-    return ALL.stream()
+    return ALL.parallelStream()
         .flatMap(detector -> detector.find(grounds))
         .filter(finding -> !Lived.with(finding, grounds.types()))
         .sorted(

@@ -1,6 +1,7 @@
 package paredown.smell;
 
 import java.util.List;
+import paredown.facts.Range;
 
 /**
  * Evidence is the figures and the named members that make a finding believable.
@@ -71,6 +72,11 @@ public record Evidence(
   public record Row(String file, int line, String member, List<String> uses) {
     public Row {
       uses = List.copyOf(uses);
+    }
+
+    /** A method or field where it is declared. */
+    static Row at(Range range, String member, List<String> uses) {
+      return new Row(range.file(), range.line(), member, uses);
     }
   }
 }

@@ -38,6 +38,9 @@ public final class Limits {
     values.put("divergent-clients", 2);
     values.put("divergent-commits", 3);
     values.put("lazy-forwards", 2);
+    values.put("long-lines", 60);
+    values.put("kind-places", 2);
+    values.put("passed-methods", 2);
     return values;
   }
 
@@ -140,6 +143,21 @@ public final class Limits {
   /** So many commits make a group of commits. */
   public int divergentCommits() {
     return value("divergent-commits");
+  }
+
+  /** A method of more lines than this does not fit a screen. */
+  public int longLines() {
+    return value("long-lines");
+  }
+
+  /** From so many places on that tell the same kinds apart. */
+  public int kindPlaces() {
+    return value("kind-places");
+  }
+
+  /** From so many methods on that only hand a parameter on. */
+  public int passedMethods() {
+    return value("passed-methods");
   }
 
   /** From so many methods on that only pass calls on, a class is a mere go-between. */

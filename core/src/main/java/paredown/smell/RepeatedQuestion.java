@@ -28,7 +28,7 @@ final class RepeatedQuestion implements Detector {
     Map<Asked, List<Place>> places = new LinkedHashMap<>();
     for (TypeFact type : grounds.judged().toList()) {
       for (MethodFact method : type.methods()) {
-        for (Question question : method.body().questions()) {
+        for (Question question : method.body().traits().questions()) {
           TypeFact asked = grounds.types().get(question.type());
           if (asked != null && counts(type, asked, question)) {
             places

@@ -37,7 +37,44 @@ public enum Smell {
       "lazy class",
       "A lazy class does too little to justify itself: it only passes calls on, adds nothing, serves"
           + " one client with one small method, or is used by nobody.",
-      "it is a seam that something else will soon be put behind");
+      "it is a seam that something else will soon be put behind"),
+  LONG_METHOD(
+      "long-method",
+      "long",
+      "long method",
+      "A long method runs over more than a screen, in stages that a reader could name.",
+      "it is one flat list of equal steps, which reads well from top to bottom"),
+  MESSAGE_CHAIN(
+      "message-chain",
+      "chain",
+      "message chain",
+      "A message chain asks one object for a second one, that for a third and that for a fourth.",
+      "the chain is a language of its own, such as that of a builder"),
+  TWIN_MEMBER(
+      "twin-member",
+      "twin",
+      "twin member",
+      "A twin member is a method that stands, word for word, in two classes below the same parent.",
+      "the two are alike by chance and will go different ways"),
+  KIND_BRANCH(
+      "kind-branch",
+      "kind",
+      "branch on a kind",
+      "A branch on a kind decides by another object's kind, far from where the kinds are defined,"
+          + " where the next one will be forgotten.",
+      "the kinds will never be more, or are not yours to change"),
+  UNUSED_MEMBER(
+      "unused-member",
+      "unused",
+      "unused member",
+      "An unused member is a field, method or parameter that no code uses, or only its own tests.",
+      "something finds it by its name, which no compiler sees"),
+  PASSED_PARAMETER(
+      "passed-parameter",
+      "passed",
+      "passed-on parameter",
+      "A passed-on parameter is handed through several methods that do nothing with it.",
+      "it is a context that all of them would need sooner or later");
 
   private final String id;
   private final String shortName;
@@ -51,6 +88,11 @@ public enum Smell {
     this.words = words;
     this.rule = rule;
     this.leave = leave;
+  }
+
+  /** Whether it is one of the smaller smells, which lead to the five and show when asked for. */
+  public boolean isSmaller() {
+    return compareTo(LAZY_CLASS) > 0;
   }
 
   /** The rule in one sentence. */

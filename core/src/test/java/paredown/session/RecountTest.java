@@ -39,6 +39,7 @@ class RecountTest {
 
   private Explanation god;
   private Explanation clump;
+  private List<Finding> findings;
   private Text desk;
   private Text sailing;
 
@@ -91,11 +92,12 @@ class RecountTest {
             "data-clump Sailing",
             "divergent-change QuayBook"),
         survey.findings().stream()
-            .filter(finding -> finding.weight() > 30)
+            .filter(finding -> finding.weight() > 30 && !finding.smell().isSmaller())
             .map(finding -> finding.smell().id() + " " + finding.shortType())
             .toList());
     god = session.why(id(survey, Smell.GOD_CLASS, Form.WHOLE));
     clump = session.why(id(survey, Smell.DATA_CLUMP, Form.FIELDS));
+    findings = survey.findings();
     desk = read("desk/FerryDesk");
     sailing = read("desk/Sailing");
   }
@@ -145,11 +147,22 @@ class RecountTest {
   }
 
   private static int figure(Explanation explanation, String name) {
-    return explanation.finding().evidence().figures().stream()
+    return figure(explanation.finding(), name);
+  }
+
+  private static int figure(Finding finding, String name) {
+    return finding.evidence().figures().stream()
         .filter(figure -> figure.name().equals(name))
         .findFirst()
         .orElseThrow()
         .value();
+  }
+
+  private Finding found(Smell smell, Form form) {
+    return findings.stream()
+        .filter(finding -> finding.smell() == smell && finding.form() == form)
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test
@@ -333,5 +346,77 @@ class RecountTest {
     assertEquals(logic, figures.get(1).before());
     assertEquals(logic - remedy.refactoring().methods().size(), figures.get(1).after());
     assertTrue(remedy.effect().price().contains("4 delegates"), remedy.effect().toString());
+  }
+
+  @Test
+  void theEnviousMethodsDataCanBeRecounted() throws IOException {
+    Finding envy = found(Smell.FEATURE_ENVY, Form.METHOD);
+    Method method =
+        read("desk/DeckPlan").methods().stream()
+            .filter(each -> each.name().equals("deckFor"))
+            .findFirst()
+            .orElseThrow();
+    Set<String> asked = new TreeSet<>();
+    Matcher call = Pattern.compile("passenger\\.(\\w+)\\(\\)").matcher(method.body());
+    while (call.find()) {
+      asked.add(call.group(1));
+    }
+    assertEquals(asked.size(), figure(envy, "data"));
+    assertEquals(
+        asked.stream().map(field -> "ferry.desk.Passenger#" + field).toList(),
+        envy.evidence().foreign());
+    assertTrue(read("desk/DeckPlan").fields().stream().noneMatch(method::uses));
+    assertEquals(0, figure(envy, "ownShare"));
+  }
+
+  @Test
+  void theGoBetweensMethodsCanBeRecounted() throws IOException {
+    Finding lazy = found(Smell.LAZY_CLASS, Form.GO_BETWEEN);
+    long forwarding =
+        read("fleet/VesselDirectory").methods().stream()
+            .filter(each -> each.body().strip().startsWith("return fleet." + each.name() + "("))
+            .count();
+    assertEquals(forwarding, figure(lazy, "forwards"));
+    assertEquals(1, clients("VesselDirectory").size());
+    assertEquals(1, figure(lazy, "clients"));
+  }
+
+  @Test
+  void theClientsOfADivergentClassCanBeRecounted() throws IOException {
+    Finding divergent = found(Smell.DIVERGENT_CHANGE, Form.WHOLE);
+    Set<String> clients = clients("QuayBook");
+    assertEquals(2, figure(divergent, "clientGroups"));
+    List<String> shown = new ArrayList<>();
+    for (Evidence.Group group : divergent.evidence().groups()) {
+      for (String user : group.users()) {
+        String simple = user.substring(user.lastIndexOf('.') + 1);
+        String text =
+            Files.readString(DEMO.resolve("src/main/java/ferry/quay/" + simple + ".java"));
+        shown.add(simple);
+        for (Evidence.Group other : divergent.evidence().groups()) {
+          boolean uses =
+              other.methods().stream()
+                  .anyMatch(m -> text.contains("book." + m.replaceAll("\\(.*", "") + "("));
+          assertEquals(other == group, uses, simple + " and " + other.methods());
+        }
+      }
+    }
+    assertEquals(clients, new TreeSet<>(shown));
+  }
+
+  /** The other classes of the demo whose text holds a class's name. */
+  private static Set<String> clients(String name) throws IOException {
+    Set<String> found = new TreeSet<>();
+    try (Stream<Path> files = Files.walk(DEMO.resolve("src/main"))) {
+      for (Path file : files.filter(Files::isRegularFile).toList()) {
+        String simple = file.getFileName().toString().replace(".java", "");
+        boolean holds =
+            withoutComments(Files.readString(file)).matches("(?s).*\\b" + name + "\\b.*");
+        if (holds && !simple.equals(name)) {
+          found.add(simple);
+        }
+      }
+    }
+    return found;
   }
 }

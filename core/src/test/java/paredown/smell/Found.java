@@ -42,10 +42,10 @@ record Found(List<Finding> all) {
     return "src/" + folder + (name.find() ? name.group(1) : "none") + ".java";
   }
 
-  /** The findings of one form, as {@code Class: summary}. */
+  /** The findings of one form of the five smells, as {@code Class: summary}. */
   List<String> of(Form form) {
     return all.stream()
-        .filter(finding -> finding.form() == form)
+        .filter(finding -> finding.form() == form && !finding.smell().isSmaller())
         .map(finding -> finding.shortType() + ": " + finding.summary())
         .toList();
   }

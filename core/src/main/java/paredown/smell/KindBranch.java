@@ -1,0 +1,142 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import paredown.facts.MethodFact;
+import paredown.facts.Traits;
+import paredown.facts.TypeFact;
+
+/**
+ * A branch on a kind is a switch over an enum of the project in several places outside it, or a row
+ * of tests for its classes in one method.
+ *
+ * <p>Fowler, "Refactoring", 1999, chapter 3, "Switch statements". One switch is no smell: something
+ * has to decide. What overrides, as {@code equals} does, may have to test what it is given.
+ */
+final class KindBranch implements Detector {
+  private static final int KINDS = 3;
+
+  private record Place(TypeFact type, MethodFact method, int cases, int line) {}
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    Map<String, List<Place>> switches = new LinkedHashMap<>();
+    List<Finding> rows = new ArrayList<>();
+    grounds
+        .judged()
+        .forEach(
+            type ->
+                type.methods()
+                    .forEach(
+                        method -> {
+                          collect(type, method, grounds, switches);
+                          row(type, method).ifPresent(rows::add);
+                        }));
+    return Stream.concat(
+        switches.entrySet().stream()
+            .filter(entry -> entry.getValue().size() >= grounds.limits().kindPlaces())
+            .map(entry -> overEnum(grounds.types().get(entry.getKey()), entry.getValue(), grounds)),
+        rows.stream());
+  }
+
+  private static void collect(
+      TypeFact type, MethodFact method, Grounds grounds, Map<String, List<Place>> switches) {
+    for (Traits.KindTest test : method.body().traits().kindTests()) {
+      TypeFact kinds = grounds.types().get(test.type());
+      if (test.root().isEmpty()
+          && kinds.kind() == TypeFact.Kind.ENUM
+          && test.cases() >= 2
+          && !kinds.sharesFileWith(type)) {
+        switches
+            .computeIfAbsent(test.type(), t -> new ArrayList<>())
+            .add(new Place(type, method, test.cases(), test.line()));
+      }
+    }
+  }
+
+  private static Finding overEnum(TypeFact kinds, List<Place> places, Grounds grounds) {
+    int cases = places.stream().mapToInt(Place::cases).sum();
+    List<Evidence.Row> rows =
+        places.stream()
+            .map(
+                place ->
+                    new Evidence.Row(
+                        place.type().range().file(),
+                        place.line(),
+                        "",
+                        List.of(place.method().name(), place.cases() + " cases")))
+            .toList();
+    String name = Finding.shortName(kinds.name());
+    return new Finding(
+        Smell.KIND_BRANCH,
+        Form.QUESTION,
+        weight(places.size(), cases),
+        kinds.name(),
+        List.of(),
+        List.of(),
+        kinds.range(),
+        "%d switches tell its kinds apart elsewhere".formatted(places.size()),
+        "What a %s means is decided in %d places outside it.".formatted(name, places.size()),
+        Evidence.of(
+            List.of(
+                new Evidence.Figure(
+                    "places",
+                    places.size(),
+                    grounds.limits().kindPlaces(),
+                    "%d switches with %d cases".formatted(places.size(), cases))),
+            "It is decided here:",
+            rows));
+  }
+
+  /** Three tests or more of one variable for classes of the project. */
+  private static java.util.Optional<Finding> row(TypeFact type, MethodFact method) {
+    Map<String, List<Traits.KindTest>> byRoot = new LinkedHashMap<>();
+    method.body().traits().kindTests().stream()
+        .filter(test -> !test.root().isEmpty())
+        .forEach(test -> byRoot.computeIfAbsent(test.root(), r -> new ArrayList<>()).add(test));
+    return byRoot.values().stream()
+        .filter(tests -> !method.overrides())
+        .filter(tests -> tests.stream().map(Traits.KindTest::type).distinct().count() >= KINDS)
+        .findFirst()
+        .map(tests -> overClasses(type, method, tests));
+  }
+
+  private static Finding overClasses(
+      TypeFact type, MethodFact method, List<Traits.KindTest> tests) {
+    int kinds = (int) tests.stream().map(Traits.KindTest::type).distinct().count();
+    String root = tests.get(0).root();
+    return new Finding(
+        Smell.KIND_BRANCH,
+        Form.METHOD,
+        weight(1, kinds),
+        type.name(),
+        List.of(method.signature()),
+        List.of(method.signature()),
+        method.range(),
+        "%s tests %s for %d classes".formatted(method.name(), root, kinds),
+        "%s of %s asks %s which of %d classes it is."
+            .formatted(method.signature(), Finding.shortName(type.name()), root, kinds),
+        Evidence.of(
+            List.of(
+                new Evidence.Figure(
+                    "kinds", kinds, KINDS, "%d classes; %d are many".formatted(kinds, KINDS))),
+            "It asks here:",
+            tests.stream()
+                .map(
+                    test ->
+                        new Evidence.Row(
+                            method.range().file(),
+                            test.line(),
+                            "",
+                            List.of(Finding.shortName(test.type()))))
+                .toList()));
+  }
+
+  /** 10, up to 25 more for the places and 20 for the cases. */
+  static int weight(int places, int cases) {
+    return (int) Math.round(10 + 25 * (1 - 1.0 / places) + 20 * (1 - 2.0 / Math.max(2, cases)));
+  }
+}

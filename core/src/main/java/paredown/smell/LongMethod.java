@@ -1,0 +1,116 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import paredown.facts.LocalUse;
+import paredown.facts.MethodFact;
+import paredown.facts.Span;
+import paredown.facts.TypeFact;
+import paredown.text.Counted;
+
+/**
+ * A long method runs over more than a screen. Its stages are the paragraphs of its body: a blank
+ * line or a comment begins one, and a stage is named by its comment, or by the variables that it
+ * sets for later.
+ *
+ * <p>Fowler, "Refactoring", 1999, chapter 3. Bodies that hardly decide are tables, not methods.
+ */
+final class LongMethod implements Detector {
+  private static final int DECISIONS = 5;
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    return grounds
+        .judged()
+        .flatMap(
+            type ->
+                type.methods().stream()
+                    .filter(method -> lines(method) > grounds.limits().longLines())
+                    .filter(method -> method.branches() > DECISIONS)
+                    .map(method -> finding(type, method, grounds.limits())));
+  }
+
+  private static int lines(MethodFact method) {
+    return method.range().end().line() - method.range().start().line() + 1;
+  }
+
+  private static Finding finding(TypeFact type, MethodFact method, Limits limits) {
+    List<Evidence.Row> rows = new ArrayList<>();
+    rows.add(Evidence.Row.at(method.range(), method.signature(), List.of()));
+    for (List<Span> stage : stages(method)) {
+      String name = name(method, stage);
+      rows.add(
+          new Evidence.Row(
+              method.range().file(),
+              stage.get(0).firstLine(),
+              "",
+              name.isEmpty() ? List.of() : List.of(name)));
+    }
+    int stages = rows.size() - 1;
+    List<Evidence.Figure> figures =
+        List.of(
+            new Evidence.Figure(
+                "lines",
+                lines(method),
+                limits.longLines(),
+                "%d lines; more than %d do not fit a screen"
+                    .formatted(lines(method), limits.longLines())),
+            new Evidence.Figure(
+                "branches", method.branches(), -1, method.branches() + " ways through it"));
+    return new Finding(
+        Smell.LONG_METHOD,
+        Form.METHOD,
+        weight(lines(method), method.branches(), limits),
+        type.name(),
+        List.of(method.signature()),
+        List.of(method.signature()),
+        method.range(),
+        "%s runs over %d lines, in %s"
+            .formatted(method.name(), lines(method), Counted.of(stages, "stage", "stages")),
+        "%s of %s runs over %d lines."
+            .formatted(method.signature(), Finding.shortName(type.name()), lines(method)),
+        Evidence.of(figures, "Its stages begin here:", rows));
+  }
+
+  private static List<List<Span>> stages(MethodFact method) {
+    List<List<Span>> stages = new ArrayList<>();
+    for (Span span : method.body().spans()) {
+      if (span.depth() == 0) {
+        if (stages.isEmpty() || span.paragraph()) {
+          stages.add(new ArrayList<>());
+        }
+        stages.get(stages.size() - 1).add(span);
+      }
+    }
+    return stages;
+  }
+
+  private static String name(MethodFact method, List<Span> stage) {
+    String comment = stage.get(0).comment();
+    if (!comment.isEmpty()) {
+      return comment;
+    }
+    int start = stage.get(0).start();
+    int end = stage.get(stage.size() - 1).end();
+    Set<String> set = new TreeSet<>();
+    Set<String> later = new TreeSet<>();
+    for (LocalUse use : method.body().locals()) {
+      if (use.offset() >= start && use.offset() < end && use.kind() != LocalUse.Kind.READ) {
+        set.add(use.name());
+      } else if (use.offset() >= end && use.kind() == LocalUse.Kind.READ) {
+        later.add(use.name());
+      }
+    }
+    set.retainAll(later);
+    return set.isEmpty() ? "" : "sets " + String.join(", ", set);
+  }
+
+  /** 15; up to 30 more for lines beyond the limit, and 15 for decisions. */
+  static int weight(int lines, int branches, Limits limits) {
+    double tall = 30 * (1 - (double) limits.longLines() / lines);
+    return (int) Math.round(15 + Math.max(0, tall) + 15 * (1 - 1.0 / Math.max(1, branches)));
+  }
+}

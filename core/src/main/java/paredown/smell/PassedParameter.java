@@ -1,0 +1,139 @@
+package paredown.smell;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import paredown.facts.LocalUse;
+import paredown.facts.MethodFact;
+import paredown.facts.Traits;
+import paredown.facts.TypeFact;
+
+/**
+ * A passed-on parameter is one that a method does nothing with but hand it to another, which does
+ * the same: tramp data.
+ *
+ * <p>McConnell, "Code Complete", 1993. Methods that only forward a call as a whole, overloads of
+ * the same name, and what overrides have no choice.
+ */
+final class PassedParameter implements Detector {
+
+  private record Stop(TypeFact type, MethodFact method, String parameter) {}
+
+  @Override
+  public Stream<Finding> find(Grounds grounds) {
+    List<Finding> found = new ArrayList<>();
+    Set<Stop> seen = new HashSet<>();
+    grounds
+        .judged()
+        .forEach(
+            type ->
+                type.methods()
+                    .forEach(
+                        method ->
+                            method
+                                .parameters()
+                                .forEach(
+                                    parameter -> {
+                                      Stop first = new Stop(type, method, parameter.name());
+                                      List<Stop> way = way(first, grounds);
+                                      boolean isNew = seen.addAll(way);
+                                      if (way.size() >= grounds.limits().passedMethods()
+                                          && isNew
+                                          && !isHandedTo(first, grounds)) {
+                                        found.add(finding(way, grounds));
+                                      }
+                                    })));
+    return found.stream();
+  }
+
+  /** Whether another method that does nothing else with it hands it here: the way begins there. */
+  private static boolean isHandedTo(Stop stop, Grounds grounds) {
+    return stop.type().methods().stream()
+        .filter(method -> method != stop.method())
+        .flatMap(
+            method ->
+                method.parameters().stream()
+                    .map(parameter -> new Stop(stop.type(), method, parameter.name())))
+        .anyMatch(before -> next(before, grounds).filter(stop::equals).isPresent());
+  }
+
+  /** The methods that only hand it on, in their order. */
+  private static List<Stop> way(Stop first, Grounds grounds) {
+    List<Stop> way = new ArrayList<>();
+    Optional<Stop> at = Optional.of(first);
+    while (at.isPresent() && !way.contains(at.get())) {
+      Optional<Stop> next = next(at.get(), grounds);
+      if (next.isPresent()) {
+        way.add(at.get());
+      }
+      at = next;
+    }
+    return way;
+  }
+
+  /** Where a parameter goes that is read once only, to be handed to a method of another name. */
+  private static Optional<Stop> next(Stop stop, Grounds grounds) {
+    MethodFact method = stop.method();
+    long reads =
+        method.body().locals().stream()
+            .filter(use -> use.name().equals(stop.parameter()))
+            .filter(use -> use.kind() != LocalUse.Kind.DECLARE)
+            .count();
+    List<Traits.Passed> passed =
+        method.body().traits().passed().stream()
+            .filter(each -> each.variable().equals(stop.parameter()))
+            .toList();
+    if (reads != 1
+        || passed.size() != 1
+        || method.body().statements() < 2
+        || method.isConstructor()
+        || method.overrides()) {
+      return Optional.empty();
+    }
+    Traits.Passed to = passed.get(0);
+    TypeFact type = grounds.types().get(to.to().type());
+    return type.method(to.to().member())
+        .filter(next -> !next.name().equals(method.name()))
+        .filter(next -> to.index() < next.parameters().size())
+        .map(next -> new Stop(type, next, next.parameters().get(to.index()).name()));
+  }
+
+  private static Finding finding(List<Stop> way, Grounds grounds) {
+    Stop first = way.get(0);
+    return new Finding(
+        Smell.PASSED_PARAMETER,
+        Form.PARAMETERS,
+        weight(way.size()),
+        first.type().name(),
+        List.of(first.method().signature(), first.parameter()),
+        List.of(first.method().signature()),
+        first.method().range(),
+        "%s is handed through %d methods".formatted(first.parameter(), way.size()),
+        "%d methods hand %s on and do nothing with it.".formatted(way.size(), first.parameter()),
+        Evidence.of(
+            List.of(
+                new Evidence.Figure(
+                    "methods",
+                    way.size(),
+                    grounds.limits().passedMethods(),
+                    "%d methods in a row; %d are noticed"
+                        .formatted(way.size(), grounds.limits().passedMethods()))),
+            "It goes this way:",
+            way.stream()
+                .map(
+                    stop ->
+                        Evidence.Row.at(
+                            stop.method().range(),
+                            stop.method().signature(),
+                            List.of(stop.parameter())))
+                .toList()));
+  }
+
+  /** 15, and up to 25 more for every further method. */
+  static int weight(int methods) {
+    return (int) Math.round(15 + 25 * (1 - 1.0 / methods));
+  }
+}

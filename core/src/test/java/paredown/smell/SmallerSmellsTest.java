@@ -1,0 +1,179 @@
+package paredown.smell;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SmallerSmellsTest {
+  @TempDir Path folder;
+
+  private List<String> find(Smell smell, String... sources) {
+    return Found.in(folder, sources).all().stream()
+        .filter(finding -> finding.smell() == smell)
+        .map(finding -> finding.shortType() + ": " + finding.summary())
+        .toList();
+  }
+
+  private static String longMethod(int lines) {
+    String decides = "    if (x > %d) {\n      x--;\n    }\n";
+    StringBuilder body = new StringBuilder("    // count down\n");
+    for (int i = 0; i < lines / 6; i++) {
+      body.append(decides.formatted(i));
+    }
+    body.append("\n    int sum = 0;\n");
+    for (int i = 0; i < lines / 6; i++) {
+      body.append("    sum += " + i + ";\n    sum--;\n    x++;\n");
+    }
+    return "public class Berth {\n  int work(int x) {\n" + body + "\n    return sum;\n  }\n}\n";
+  }
+
+  @Test
+  void findsALongMethodAndNamesItsStages() {
+    Found found = Found.in(folder, longMethod(90));
+    Finding method =
+        found.all().stream()
+            .filter(finding -> finding.smell() == Smell.LONG_METHOD)
+            .findFirst()
+            .orElseThrow();
+    List<Evidence.Row> rows = method.evidence().rows();
+    assertEquals(List.of("count down"), rows.get(1).uses());
+    assertEquals(List.of("sets sum"), rows.get(2).uses());
+    assertEquals(4, rows.size());
+    assertEquals(List.of(), find(Smell.LONG_METHOD, longMethod(40)));
+  }
+
+  @Test
+  void findsAChainThatReachesThroughThreeObjects() {
+    String[] line = {
+      "public class Quay { Berth berth; Berth berth() { return berth; } }",
+      "public class Berth { Ship ship; Ship ship() { return ship; } }",
+      "public class Ship { String name; String name() { return name; } }",
+      "public class Board { int n; String x(Quay q) { n++; return q.berth().ship().name(); } }"
+    };
+    assertEquals(List.of("Board: x reaches through 3 objects"), find(Smell.MESSAGE_CHAIN, line));
+    line[3] = "public class Board { int n; String x(Berth b) { n++; return b.ship().name(); } }";
+    assertEquals(List.of(), find(Smell.MESSAGE_CHAIN, line));
+  }
+
+  @Test
+  void takesABuildersChainForALanguage() {
+    assertEquals(
+        List.of(),
+        find(
+            Smell.MESSAGE_CHAIN,
+            "public class Plan { int n; Plan a() { n++; return this; } Plan b() { return a(); } }",
+            "public class Desk { int m; Plan x(Plan p) { m++; return p.a().b().a().b(); } }"));
+  }
+
+  @Test
+  void findsMethodsThatStandTwiceBelowOneParent() {
+    String sub =
+        "public class %s extends Ship { int load(int x) { x++; /* %s */ x--; return x + w; } }";
+    String ship = "public class Ship { int w; }";
+    assertEquals(
+        List.of("Ferry: load stands in Ferry and Tug word for word"),
+        find(Smell.TWIN_MEMBER, ship, sub.formatted("Ferry", "a"), sub.formatted("Tug", "b")));
+    assertEquals(
+        List.of(),
+        find(
+            Smell.TWIN_MEMBER,
+            ship,
+            sub.formatted("Ferry", ""),
+            sub.formatted("Tug", "").replace("x--", "x -= 2")));
+  }
+
+  @Test
+  void findsSwitchesOverAnEnumInSeveralPlaces() {
+    String kinds = "public enum Tide { EBB, FLOOD, SLACK }";
+    String desk =
+        """
+        public class %s {
+          int n;
+          int x(Tide t) {
+            switch (t) { case EBB: n++; return 1; case FLOOD: return 2; default: return 3; }
+          }
+        }
+        """;
+    assertEquals(
+        List.of("Tide: 2 switches tell its kinds apart elsewhere"),
+        find(Smell.KIND_BRANCH, kinds, desk.formatted("Desk"), desk.formatted("Board")));
+    assertEquals(
+        List.of(),
+        find(Smell.KIND_BRANCH, kinds, desk.formatted("Pier"), "class X {}").stream()
+            .filter(each -> each.contains("Pier"))
+            .toList());
+  }
+
+  @Test
+  void findsARowOfTestsForClasses() {
+    String desk =
+        """
+        public class Desk {
+          int n;
+          static class A {} static class B {} static class C {}
+          int x(Object o) {
+            n++;
+            if (o instanceof A) { return 1; }
+            if (o instanceof B) { return 2; }
+            return o instanceof C ? 3 : 4;
+          }
+        }
+        """;
+    assertEquals(List.of("Desk: x tests o for 3 classes"), find(Smell.KIND_BRANCH, desk));
+    assertEquals(
+        List.of(), find(Smell.KIND_BRANCH, desk.replace("o instanceof C", "o.equals(C.class)")));
+  }
+
+  @Test
+  void findsWhatNothingUses() {
+    String desk =
+        """
+        public class Desk {
+          private static final long serialVersionUID = 1;
+          private int idle;
+          int seen;
+          public int open;
+          private int twice(int times, int spare) { return times * 2; }
+          private int again() { return again(); }
+          int work() { seen++; return twice(3, 4); }
+          @Deprecated private void writeObject(java.io.ObjectOutputStream out) {}
+          public int all() { return work(); }
+        }
+        """;
+    Found found = Found.in(folder, desk);
+    Finding unused =
+        found.all().stream()
+            .filter(finding -> finding.smell() == Smell.UNUSED_MEMBER)
+            .findFirst()
+            .orElseThrow();
+    assertEquals("nothing uses idle, spare and again", unused.summary());
+  }
+
+  @Test
+  void findsAParameterThatIsOnlyHandedOn() {
+    String desk =
+        """
+        public class Desk {
+          int n;
+          void first(int port, int row) { n += row; second(port, row); }
+          void second(int port, int row) { n -= row; third(port); }
+          void third(int port) { n = port * 2; }
+        }
+        """;
+    assertEquals(
+        List.of("Desk: port is handed through 2 methods"), find(Smell.PASSED_PARAMETER, desk));
+    assertEquals(
+        List.of(),
+        find(Smell.PASSED_PARAMETER, desk.replace("n -= row; third", "n -= port; third")));
+  }
+
+  @Test
+  void showsNoneOfThemAmongTheFive() {
+    assertTrue(Smell.LONG_METHOD.isSmaller() && Smell.PASSED_PARAMETER.isSmaller());
+    assertTrue(!Smell.LAZY_CLASS.isSmaller() && !Smell.GOD_CLASS.isSmaller());
+  }
+}
