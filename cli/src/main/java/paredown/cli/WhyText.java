@@ -104,7 +104,9 @@ final class WhyText {
           group.users().stream()
               .map(user -> user.contains("/") ? user : Finding.shortName(user))
               .toList();
-      text.append(Columns.cut("     with " + Listed.of(users), terminal.width())).append('\n');
+      boolean files = group.users().get(0).contains("/");
+      String label = files ? "     changes with " : "     used by ";
+      text.append(Columns.cut(label + Listed.of(users), terminal.width())).append('\n');
     }
   }
 
@@ -177,6 +179,8 @@ final class WhyText {
     }
     String next = found.isEmpty() ? "pare survey" + here : "pare mend " + found.get(0).id() + here;
     text.append("\nNext: ").append(next).append('\n');
+    text.append(
+        "Or live with it: pare accept %s --because \"...\"%s%n".formatted(finding.id(), here));
   }
 
   private static void price(Effect effect, StringBuilder text) {

@@ -64,6 +64,7 @@ public final class Program implements AutoCloseable {
   /** Attributes files of a project as they stand on the disk. */
   public static Program of(Sources sources, Collection<String> paths) {
     Map<String, SourceText> texts = new LinkedHashMap<>();
+    paths.parallelStream().forEach(sources::text);
     new TreeSet<>(paths).forEach(path -> texts.put(path, sources.text(path)));
     return attribute(sources, texts);
   }

@@ -15,6 +15,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.ExtractClass;
 import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.text.Counted;
 
@@ -45,7 +46,7 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
         continue;
       }
       try {
-        Remedy remedy = plan(candidate, extract.refactoring(), facts, sources, index);
+        Remedy remedy = planProposed(candidate, extract, facts, sources, index);
         if (remedy.verdict().passed()) {
           found.add(remedy);
         } else {
@@ -60,6 +61,35 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
       }
     }
     return new Remedies(found, byHand, dropped);
+  }
+
+  /** Plans an extraction under the name that was proposed, or a longer one where that is taken. */
+  private static Remedy planProposed(
+      Candidate candidate, Cure.Extract cure, Facts facts, Sources sources, SourceIndex index) {
+    ExtractClass refactoring = cure.refactoring();
+    try {
+      return plan(candidate, refactoring, facts, sources, index);
+    } catch (Refused refused) {
+      String owner = facts.type(refactoring.type()).orElseThrow().simpleName();
+      if (refused.kind() != RefusalKind.NAME_TAKEN || refactoring.name().startsWith(owner)) {
+        throw refused;
+      }
+      ExtractClass longer =
+          new ExtractClass(
+              refactoring.type(),
+              refactoring.fields(),
+              refactoring.methods(),
+              owner + refactoring.name());
+      return plan(candidate, longer, facts, sources, index);
+    }
+  }
+
+  /** Plans a candidate under its proposed name, or a longer one where that is taken. */
+  public static Remedy planProposed(
+      Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
+    return candidate.cure() instanceof Cure.Extract extract
+        ? planProposed(candidate, extract, facts, sources, index)
+        : plan(candidate, facts, sources, index);
   }
 
   /**

@@ -202,9 +202,12 @@ public final class Session {
           (meant.isEmpty() ? "There is no remedy " : "Several remedies are meant by ") + id + ".",
           "pare why " + finding.id() + " shows what can be done.");
     }
-    Candidate candidate = name.map(meant.get(0)::named).orElse(meant.get(0));
+    Candidate candidate = meant.get(0);
     progress.doing("planning, and checking that every name still means the same");
-    Remedy remedy = Remedies.plan(candidate, survey.facts(), sources, index());
+    Remedy remedy =
+        name.isEmpty()
+            ? Remedies.planProposed(candidate, survey.facts(), sources, index())
+            : Remedies.plan(candidate.named(name.get()), survey.facts(), sources, index());
     return new Preview(remedy.refactoring(), remedy.change(), remedy.verdict());
   }
 

@@ -41,7 +41,7 @@ final class LongConstructor implements Detector {
     MethodFact longest = open.get(open.size() - 1);
     List<MethodFact> row = row(open, longest);
     int parameters = longest.parameters().size();
-    boolean grows = row.size() >= ROW && parameters >= ROW;
+    boolean grows = row.size() >= ROW && parameters >= limits.constructorParameters();
     return parameters > limits.constructorParameters() || grows
         ? Stream.of(finding(type, longest, row, limits))
         : Stream.empty();
@@ -72,8 +72,10 @@ final class LongConstructor implements Detector {
             "parameters",
             parameters,
             limits.constructorParameters(),
-            "%d parameters; more than %d are easily mixed up"
-                .formatted(parameters, limits.constructorParameters())));
+            parameters > limits.constructorParameters()
+                ? "%d parameters; more than %d are easily mixed up"
+                    .formatted(parameters, limits.constructorParameters())
+                : parameters + " parameters in the longest"));
     if (grows) {
       figures.add(
           new Evidence.Figure(

@@ -43,7 +43,7 @@ final class ParameterClumps implements Detector {
             closed ->
                 closed.items().stream().map(ParameterClumps::type).filter(values::isValue).count()
                     >= VALUES)
-        .map(closed -> withoutHolders(closed, values))
+        .map(closed -> withoutHolders(closed, values, limits))
         .filter(closed -> closed.places().size() >= limits.clumpPlaces())
         .map(closed -> finding(closed, limits));
   }
@@ -52,16 +52,18 @@ final class ParameterClumps implements Detector {
     return item.substring(0, item.lastIndexOf(' '));
   }
 
-  /** A class that holds the same as fields is the clump's name already, and may be given it. */
+  /** A class that holds them as fields, or all but one or two, is the clump's name already. */
   private static ClosedSets.Closed<Place> withoutHolders(
-      ClosedSets.Closed<Place> closed, Values values) {
+      ClosedSets.Closed<Place> closed, Values values, Limits limits) {
     Set<String> names =
         closed.items().stream()
             .map(item -> item.substring(item.lastIndexOf(' ') + 1))
             .collect(Collectors.toSet());
     return new ClosedSets.Closed<>(
         closed.items(),
-        closed.places().stream().filter(place -> !values.holdsAll(place.type(), names)).toList());
+        closed.places().stream()
+            .filter(place -> values.missing(place.type(), names) >= limits.clumpParameters())
+            .toList());
   }
 
   private static void collect(TypeFact type, Limits limits, Map<Place, Set<String>> lists) {

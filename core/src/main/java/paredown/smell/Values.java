@@ -33,10 +33,8 @@ final class Values {
             type -> type.kind() == TypeFact.Kind.CLASS || type.kind() == TypeFact.Kind.INTERFACE);
   }
 
-  /**
-   * Whether a class, or one above it, holds fields of all these names: they have a class already.
-   */
-  boolean holdsAll(TypeFact type, Set<String> names) {
+  /** How many of these names a class, and those above it, have no field for. */
+  long missing(TypeFact type, Set<String> names) {
     Set<String> held = new HashSet<>();
     type.fields().stream().map(FieldFact::name).forEach(held::add);
     for (String above : type.supertypes()) {
@@ -44,6 +42,6 @@ final class Values {
         types.get(above).fields().stream().map(FieldFact::name).forEach(held::add);
       }
     }
-    return held.containsAll(names);
+    return names.stream().filter(name -> !held.contains(name)).count();
   }
 }

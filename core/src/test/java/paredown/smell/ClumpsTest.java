@@ -87,11 +87,11 @@ class ClumpsTest {
         Found.in(folder, "public class Berth { Berth(int a, int b, int c, int d, int e) {} }")
             .of(Form.CONSTRUCTOR));
     assertEquals(
-        List.of("Berth: 3 constructors, up to 3 parameters"),
+        List.of("Berth: 3 constructors, up to 4 parameters"),
         Found.in(
                 folder,
                 "public class Berth { Berth(int a) {} Berth(int a, int b) {}"
-                    + " Berth(int a, int b, int c) {} }")
+                    + " Berth(int a, int b, int c, int d) {} }")
             .of(Form.CONSTRUCTOR));
     assertEquals(
         List.of(),
