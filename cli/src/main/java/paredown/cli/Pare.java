@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 import paredown.session.Session;
 import paredown.session.Survey;
+import paredown.smell.Finding;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
@@ -86,10 +88,12 @@ public final class Pare extends PareCommand {
                 .append(", ")
                 .append(step.summary())
                 .append('\n'));
-    if (survey.findings().isEmpty()) {
+    List<Finding> findings =
+        survey.findings().stream().filter(finding -> !finding.smell().isSmaller()).toList();
+    if (findings.isEmpty()) {
       text.append("Nothing stands out.\n");
     } else {
-      var worst = survey.findings().get(0);
+      Finding worst = findings.get(0);
       text.append("Weightiest: ")
           .append(worst.id())
           .append(" (")
@@ -101,8 +105,7 @@ public final class Pare extends PareCommand {
           .append('\n');
     }
     boolean cutOff = session.unverified().isPresent();
-    String next =
-        cutOff ? "pare undo" : survey.findings().size() > 0 ? "pare survey" : "pare --help";
+    String next = cutOff ? "pare undo" : !findings.isEmpty() ? "pare survey" : "pare --help";
     print(text + "Next: " + next + here() + "\n");
     return Exit.DONE;
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import paredown.facts.Facts;
+import paredown.history.History;
 import paredown.program.CompileError;
 import paredown.session.Survey;
 import paredown.smell.Finding;
@@ -103,20 +104,22 @@ final class SurveyText {
   /** One line that says what was looked at. */
   static String lookedAt(Survey survey) {
     Facts facts = survey.facts();
-    int commits = survey.grounds().history().commits().size();
-    boolean cut = survey.grounds().history().isCut();
     return "%s: %s, %s in %s%s, read in %s s."
         .formatted(
             survey.project(),
             Counted.of(facts.types().size(), "type", "types"),
             Counted.of(facts.methods(), "method", "methods"),
             Counted.of(facts.files(), "file", "files"),
-            commits == 0
-                ? ""
-                : ", "
-                    + Counted.of(commits, "commit", "commits")
-                    + (cut ? " (the clone is shallow, older ones are cut off)" : ""),
+            history(survey.grounds().history()),
             String.format(Locale.ROOT, "%.1f", survey.millis() / 1000.0));
+  }
+
+  private static String history(History history) {
+    int commits = history.commits().size();
+    String cut = history.isCut() ? " (the clone is shallow, older ones are cut off)" : "";
+    return commits == 0 && !history.isCut()
+        ? ""
+        : ", " + Counted.of(commits, "commit", "commits") + cut;
   }
 
   private static void warnings(Survey survey, StringBuilder text) {

@@ -147,6 +147,7 @@ class FindingsTest {
     Ran accepted = Ran.pare(folder, "accept", id, "--because", "the wire is fixed").exits(0);
     assertTrue(accepted.out().contains("until its figures get worse by a fifth"), accepted.out());
     assertTrue(survey().exits(0).out().contains("1 accepted finding stays away"));
+    assertTrue(Ran.pare(folder, "why", id).exits(0).out().startsWith("fits(Berth) of Pilot"));
     assertTrue(Ran.pare(folder, "accept").exits(0).out().contains("the wire is fixed"));
     String worse = PILOT.replace("< 9;", "< 9 && berth.a > 0 && berth.b > 0;");
     ferry.with(

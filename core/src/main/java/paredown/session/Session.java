@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.facts.FactsDrawer;
@@ -100,20 +101,20 @@ public final class Session {
       Grounds grounds = Grounds.of(facts, history.join(), limits);
       progress.doing("looking for smells");
       List<Accepted> lived = accepted();
+      List<Finding> all = Detectors.find(grounds);
       Map<Boolean, List<Finding>> found =
-          Detectors.find(grounds).stream()
+          all.stream()
               .collect(
                   Collectors.partitioningBy(
                       finding -> lived.stream().anyMatch(each -> each.covers(finding))));
-      List<Finding> findings = found.get(false);
       Map<String, List<Candidate>> candidates = new LinkedHashMap<>();
-      findings.forEach(finding -> candidates.put(finding.id(), Candidates.of(finding, facts)));
+      all.forEach(finding -> candidates.put(finding.id(), Candidates.of(finding, facts)));
       Optional<CompileError> missing =
           program.errors().stream().filter(CompileError::isUnresolved).findFirst();
       return new Survey(
           project.root().getFileName().toString(),
           facts,
-          findings,
+          found.get(false),
           found.get(true),
           candidates,
           grounds,
@@ -165,12 +166,13 @@ public final class Session {
 
   private static Finding finding(Survey survey, String idOfFindingOrRemedy) {
     String id = idOfFindingOrRemedy.replaceAll("\\..*", "");
-    List<Finding> meant =
-        survey.findings().stream().filter(finding -> finding.id().startsWith(id)).toList();
+    List<Finding> all =
+        Stream.of(survey.findings(), survey.accepted()).flatMap(List::stream).toList();
+    List<Finding> meant = all.stream().filter(finding -> finding.id().startsWith(id)).toList();
     if (meant.size() == 1) {
       return meant.get(0);
     }
-    List<String> ids = survey.findings().stream().map(Finding::id).toList();
+    List<String> ids = all.stream().map(Finding::id).toList();
     if (meant.size() > 1) {
       throw new UnusableRequest(
           id + " could be any of " + String.join(", ", meant.stream().map(Finding::id).toList()),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import paredown.facts.Access;
@@ -11,7 +12,6 @@ import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.Span;
-import paredown.facts.TypeFact;
 import paredown.measure.DataUse;
 
 /**
@@ -27,34 +27,29 @@ final class EnviousPart implements Detector {
   @Override
   public Stream<Finding> find(Grounds grounds) {
     return grounds
-        .judged()
-        .flatMap(
-            type ->
-                type.methods().stream()
-                    .filter(method -> !method.isConstructor() && !method.isAbstract())
-                    .filter(method -> !isEnvious(type, method, method.body().accesses(), grounds))
-                    .flatMap(method -> parts(type, method, grounds)));
+        .methods()
+        .filter(owned -> !owned.method().isConstructor() && !owned.method().isAbstract())
+        .filter(owned -> envy(owned, owned.method().body().accesses(), grounds).isEmpty())
+        .flatMap(owned -> parts(owned, grounds));
   }
 
-  private static boolean isEnvious(
-      TypeFact type, MethodFact method, List<Access> accesses, Grounds grounds) {
-    DataUse use = DataUse.of(type, accesses, grounds.types());
-    return use.data().size() > grounds.limits().envyData()
-        && FeatureEnvy.prevails(use, method, accesses, grounds);
+  /** What some of a method's code lives on; empty where it is not envious. */
+  private static Optional<DataUse> envy(Owned owned, List<Access> accesses, Grounds grounds) {
+    return Optional.of(DataUse.of(owned.type(), accesses, grounds.types()))
+        .filter(use -> use.data().size() > grounds.limits().envyData())
+        .filter(use -> FeatureEnvy.prevails(use, owned.method(), accesses, grounds));
   }
 
-  private static Stream<Finding> parts(TypeFact type, MethodFact method, Grounds grounds) {
+  private static Stream<Finding> parts(Owned owned, Grounds grounds) {
+    MethodFact method = owned.method();
     List<Span> taken = new ArrayList<>();
     List<Finding> found = new ArrayList<>();
     for (Span span : stretches(method)) {
       boolean within = taken.stream().anyMatch(each -> each.holds(span.start()));
       if (!within && span.lines() >= LINES && !span.jumps() && results(method, span) <= 1) {
-        List<Access> accesses = accesses(method, span);
-        if (isEnvious(type, method, accesses, grounds)) {
-          taken.add(span);
-          DataUse use = DataUse.of(type, accesses, grounds.types());
-          found.add(finding(type, method, span, use, grounds));
-        }
+        Optional<DataUse> use = envy(owned, accesses(method, span), grounds);
+        use.ifPresent(each -> taken.add(span));
+        use.ifPresent(each -> found.add(finding(owned, span, each, grounds)));
       }
     }
     return found.stream();
@@ -113,8 +108,8 @@ final class EnviousPart implements Detector {
     return written.size();
   }
 
-  private static Finding finding(
-      TypeFact type, MethodFact method, Span span, DataUse use, Grounds grounds) {
+  private static Finding finding(Owned owned, Span span, DataUse use, Grounds grounds) {
+    MethodFact method = owned.method();
     String target = Finding.shortName(use.provider());
     String lines = "lines %d to %d".formatted(span.firstLine(), span.lastLine());
     List<String> data = List.copyOf(use.data());
@@ -122,7 +117,7 @@ final class EnviousPart implements Detector {
         Smell.FEATURE_ENVY,
         Form.PART,
         FeatureEnvy.weight(data.size(), use.ownPercent(), 1, grounds.limits()) - 5,
-        type.name(),
+        owned.type().name(),
         identity(method, data),
         List.of(method.signature()),
         new Range(
@@ -131,7 +126,7 @@ final class EnviousPart implements Detector {
             new Range.Position(span.lastLine() + 1, 1)),
         "part of %s lives on %d values of %s".formatted(method.name(), data.size(), target),
         "Part of %s of %s, %s, belongs to %s."
-            .formatted(method.signature(), Finding.shortName(type.name()), lines, target),
+            .formatted(method.signature(), owned.owner(), lines, target),
         new Evidence(
             FeatureEnvy.figures(use, target, grounds.limits()),
             "This is where it asks:",

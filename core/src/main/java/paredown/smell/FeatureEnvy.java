@@ -2,12 +2,12 @@ package paredown.smell;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import paredown.facts.Access;
 import paredown.facts.MethodFact;
-import paredown.facts.TypeFact;
 import paredown.measure.DataUse;
 import paredown.text.Counted;
 import paredown.text.Listed;
@@ -25,21 +25,17 @@ final class FeatureEnvy implements Detector {
   @Override
   public Stream<Finding> find(Grounds grounds) {
     return grounds
-        .judged()
-        .flatMap(
-            type ->
-                type.methods().stream()
-                    .filter(method -> Movable.mayBeEnvious(type, method))
-                    .flatMap(method -> judge(type, method, grounds)));
+        .methods()
+        .filter(Movable::mayBeEnvious)
+        .flatMap(owned -> judge(owned, grounds).stream());
   }
 
-  private static Stream<Finding> judge(TypeFact type, MethodFact method, Grounds grounds) {
-    List<Access> accesses = method.body().accesses();
-    DataUse use = DataUse.of(type, accesses, grounds.types());
-    return use.data().size() >= grounds.limits().envyData()
-            && prevails(use, method, accesses, grounds)
-        ? Stream.of(finding(type, method, use, grounds))
-        : Stream.empty();
+  private static Optional<Finding> judge(Owned owned, Grounds grounds) {
+    List<Access> accesses = owned.method().body().accesses();
+    return Optional.of(DataUse.of(owned.type(), accesses, grounds.types()))
+        .filter(use -> use.data().size() >= grounds.limits().envyData())
+        .filter(use -> prevails(use, owned.method(), accesses, grounds))
+        .map(use -> finding(owned, use, grounds));
   }
 
   /** Whether code lives on one other class's data, and could live there. */
@@ -50,7 +46,8 @@ final class FeatureEnvy implements Detector {
         && Movable.canHold(use.provider(), method, used, grounds);
   }
 
-  private static Finding finding(TypeFact type, MethodFact method, DataUse use, Grounds grounds) {
+  private static Finding finding(Owned owned, DataUse use, Grounds grounds) {
+    MethodFact method = owned.method();
     String target = Finding.shortName(use.provider());
     List<String> data = List.copyOf(use.data());
     List<Evidence.Row> rows = rows(method, use);
@@ -58,14 +55,14 @@ final class FeatureEnvy implements Detector {
         Smell.FEATURE_ENVY,
         Form.METHOD,
         weight(data.size(), use.ownPercent(), method.branches(), grounds.limits()),
-        type.name(),
+        owned.type().name(),
         List.of(method.signature()),
         List.of(method.signature()),
         method.range(),
         "%s lives on %s of %s"
             .formatted(method.name(), Counted.of(data.size(), "value", "values"), target),
         "%s of %s belongs to %s, whose data it lives on."
-            .formatted(method.signature(), Finding.shortName(type.name()), target),
+            .formatted(method.signature(), owned.owner(), target),
         new Evidence(
             figures(use, target, grounds.limits()),
             "This is where it asks:",

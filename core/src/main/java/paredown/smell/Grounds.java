@@ -37,6 +37,11 @@ public record Grounds(
     return facts.types().stream().filter(type -> !type.hasErrors() && !isLeftAlone(type));
   }
 
+  /** The methods and constructors of the types that are judged. */
+  Stream<Owned> methods() {
+    return judged().flatMap(type -> type.methods().stream().map(each -> new Owned(type, each)));
+  }
+
   private boolean isLeftAlone(TypeFact type) {
     TypeFact outer = types.get(type.outer());
     return type.head().isDeprecated()

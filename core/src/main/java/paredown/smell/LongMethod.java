@@ -8,7 +8,6 @@ import java.util.stream.Stream;
 import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
-import paredown.facts.TypeFact;
 import paredown.text.Counted;
 
 /**
@@ -24,20 +23,18 @@ final class LongMethod implements Detector {
   @Override
   public Stream<Finding> find(Grounds grounds) {
     return grounds
-        .judged()
-        .flatMap(
-            type ->
-                type.methods().stream()
-                    .filter(method -> lines(method) > grounds.limits().longLines())
-                    .filter(method -> method.branches() > DECISIONS)
-                    .map(method -> finding(type, method, grounds.limits())));
+        .methods()
+        .filter(owned -> lines(owned.method()) > grounds.limits().longLines())
+        .filter(owned -> owned.method().branches() > DECISIONS)
+        .map(owned -> finding(owned, grounds.limits()));
   }
 
   private static int lines(MethodFact method) {
     return method.range().end().line() - method.range().start().line() + 1;
   }
 
-  private static Finding finding(TypeFact type, MethodFact method, Limits limits) {
+  private static Finding finding(Owned owned, Limits limits) {
+    MethodFact method = owned.method();
     List<Evidence.Row> rows = new ArrayList<>();
     rows.add(Evidence.Row.at(method.range(), method.signature(), List.of()));
     for (List<Span> stage : stages(method)) {
@@ -64,14 +61,13 @@ final class LongMethod implements Detector {
         Smell.LONG_METHOD,
         Form.METHOD,
         weight(lines(method), method.branches(), limits),
-        type.name(),
+        owned.type().name(),
         List.of(method.signature()),
         List.of(method.signature()),
         method.range(),
         "%s runs over %d lines, in %s"
             .formatted(method.name(), lines(method), Counted.of(stages, "stage", "stages")),
-        "%s of %s runs over %d lines."
-            .formatted(method.signature(), Finding.shortName(type.name()), lines(method)),
+        "%s of %s runs over %d lines.".formatted(method.signature(), owned.owner(), lines(method)),
         Evidence.of(figures, "Its stages begin here:", rows));
   }
 

@@ -19,15 +19,15 @@ final class MessageChain implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds
-        .judged()
-        .flatMap(type -> type.methods().stream().flatMap(method -> chains(type, method, grounds)));
+    return grounds.methods().flatMap(owned -> chains(owned, grounds));
   }
 
-  private static Stream<Finding> chains(TypeFact type, MethodFact method, Grounds grounds) {
+  private static Stream<Finding> chains(Owned owned, Grounds grounds) {
     List<Traits.Chain> chains =
-        method.body().traits().chains().stream().filter(chain -> counts(chain, grounds)).toList();
-    return chains.isEmpty() ? Stream.empty() : Stream.of(finding(type, method, chains));
+        owned.method().body().traits().chains().stream()
+            .filter(chain -> counts(chain, grounds))
+            .toList();
+    return chains.isEmpty() ? Stream.empty() : Stream.of(finding(owned, chains));
   }
 
   private static boolean counts(Traits.Chain chain, Grounds grounds) {
@@ -45,7 +45,8 @@ final class MessageChain implements Detector {
         || owner.method(link.member()).filter(MethodFact::isGetter).isPresent();
   }
 
-  private static Finding finding(TypeFact type, MethodFact method, List<Traits.Chain> chains) {
+  private static Finding finding(Owned owned, List<Traits.Chain> chains) {
+    MethodFact method = owned.method();
     int links = chains.stream().mapToInt(chain -> chain.links().size()).max().orElse(0);
     List<Evidence.Row> rows =
         chains.stream()
@@ -61,13 +62,13 @@ final class MessageChain implements Detector {
         Smell.MESSAGE_CHAIN,
         Form.METHOD,
         weight(links, chains.size()),
-        type.name(),
+        owned.type().name(),
         List.of(method.signature()),
         List.of(method.signature()),
         method.range(),
         "%s reaches through %d objects".formatted(method.name(), links),
         "%s of %s reaches through %d objects for what it wants."
-            .formatted(method.signature(), Finding.shortName(type.name()), links),
+            .formatted(method.signature(), owned.owner(), links),
         Evidence.of(
             List.of(
                 new Evidence.Figure(

@@ -18,7 +18,8 @@ final class Movable {
    * them); what makes an object of the type that it gives back maps or builds, and classes named
    * for that do so by trade.
    */
-  static boolean mayBeEnvious(TypeFact type, MethodFact method) {
+  static boolean mayBeEnvious(Owned owned) {
+    MethodFact method = owned.method();
     return !method.isConstructor()
         && !method.isAbstract()
         && !method.overrides()
@@ -26,7 +27,7 @@ final class Movable {
         && !method.head().isDeprecated()
         && !method.isAccessor()
         && !makes(method)
-        && BY_TRADE.stream().noneMatch(trade -> type.simpleName().endsWith(trade))
+        && BY_TRADE.stream().noneMatch(trade -> owned.type().simpleName().endsWith(trade))
         && !(method.name().equals("main") && method.isStatic());
   }
 

@@ -26,13 +26,10 @@ import paredown.text.Listed;
 final class ParameterClumps implements Detector {
   private static final int VALUES = 2;
 
-  /** All overloads of one name in one class. */
-  private record Place(TypeFact type, MethodFact method) {}
-
   @Override
   public Stream<Finding> find(Grounds grounds) {
     Limits limits = grounds.limits();
-    Map<Place, Set<String>> lists = new LinkedHashMap<>();
+    Map<Owned, Set<String>> lists = new LinkedHashMap<>();
     grounds
         .judged()
         .filter(type -> type.kind() != TypeFact.Kind.RECORD)
@@ -53,8 +50,8 @@ final class ParameterClumps implements Detector {
   }
 
   /** A class that holds them as fields, or all but one or two, is the clump's name already. */
-  private static ClosedSets.Closed<Place> withoutHolders(
-      ClosedSets.Closed<Place> closed, Values values, Limits limits) {
+  private static ClosedSets.Closed<Owned> withoutHolders(
+      ClosedSets.Closed<Owned> closed, Values values, Limits limits) {
     Set<String> names =
         closed.items().stream()
             .map(item -> item.substring(item.lastIndexOf(' ') + 1))
@@ -66,7 +63,7 @@ final class ParameterClumps implements Detector {
             .toList());
   }
 
-  private static void collect(TypeFact type, Limits limits, Map<Place, Set<String>> lists) {
+  private static void collect(TypeFact type, Limits limits, Map<Owned, Set<String>> lists) {
     Map<String, MethodFact> widest = new LinkedHashMap<>();
     for (MethodFact method : type.methods()) {
       if (!method.overrides()
@@ -79,7 +76,7 @@ final class ParameterClumps implements Detector {
             (one, other) -> other.parameters().size() > one.parameters().size() ? other : one);
       }
     }
-    widest.values().forEach(method -> lists.put(new Place(type, method), items(method)));
+    widest.values().forEach(method -> lists.put(new Owned(type, method), items(method)));
   }
 
   /** The lists of a library of functions are its face. */
@@ -93,8 +90,8 @@ final class ParameterClumps implements Detector {
     return items;
   }
 
-  private static Finding finding(ClosedSets.Closed<Place> clump, Limits limits) {
-    Place first = clump.places().get(0);
+  private static Finding finding(ClosedSets.Closed<Owned> clump, Limits limits) {
+    Owned first = clump.places().get(0);
     List<String> names =
         first.method().parameters().stream()
             .filter(each -> clump.items().contains(each.type() + " " + each.name()))
@@ -103,7 +100,7 @@ final class ParameterClumps implements Detector {
     int places = clump.places().size();
     long classes = clump.places().stream().map(place -> place.type().name()).distinct().count();
     List<Evidence.Row> rows = new ArrayList<>();
-    for (Place place : clump.places()) {
+    for (Owned place : clump.places()) {
       rows.add(
           new Evidence.Row(
               place.method().range().file(),

@@ -5,8 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import paredown.facts.MethodFact;
-import paredown.facts.TypeFact;
 import paredown.text.Listed;
 
 /**
@@ -20,11 +18,9 @@ final class TwinMember implements Detector {
 
   private record Key(String parent, String signature, long shape) {}
 
-  private record Place(TypeFact type, MethodFact method) {}
-
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    Map<Key, List<Place>> places = new LinkedHashMap<>();
+    Map<Key, List<Owned>> places = new LinkedHashMap<>();
     grounds
         .judged()
         .filter(type -> grounds.types().containsKey(type.superclass()))
@@ -41,14 +37,14 @@ final class TwinMember implements Detector {
                                         method.signature(),
                                         method.body().shape()),
                                     key -> new ArrayList<>())
-                                .add(new Place(type, method))));
+                                .add(new Owned(type, method))));
     return places.entrySet().stream()
         .filter(entry -> entry.getValue().size() > 1)
         .map(entry -> finding(entry.getKey(), entry.getValue()));
   }
 
-  private static Finding finding(Key key, List<Place> places) {
-    Place first = places.get(0);
+  private static Finding finding(Key key, List<Owned> places) {
+    Owned first = places.get(0);
     List<String> classes = places.stream().map(p -> Finding.shortName(p.type().name())).toList();
     int statements = first.method().body().statements();
     return new Finding(

@@ -1,0 +1,13 @@
+package paredown.smell;
+
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+
+/** An owned method is a method and the class that it stands in. */
+record Owned(TypeFact type, MethodFact method) {
+
+  /** The class's name without its package. */
+  String owner() {
+    return Finding.shortName(type.name());
+  }
+}
