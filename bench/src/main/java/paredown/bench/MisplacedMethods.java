@@ -139,9 +139,11 @@ final class MisplacedMethods {
         && used.size() >= DATA;
   }
 
+  /** Builders are never envious, by rule. */
   private static boolean isWrong(TypeFact home, MethodFact method, TypeFact wrong) {
     return Planting.packageOf(home).equals(Planting.packageOf(wrong))
         && !wrong.isKinOf(home)
+        && !wrong.simpleName().endsWith("Builder")
         && !home.mentions().contains(wrong.name())
         && wrong.methods().stream().noneMatch(each -> each.name().equals(method.name()))
         && wrong.fields().stream().noneMatch(each -> each.name().equals(SUBJECT));

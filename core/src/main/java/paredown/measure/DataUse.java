@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import paredown.facts.Access;
+import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.TypeFact;
 
@@ -23,6 +24,7 @@ import paredown.facts.TypeFact;
  * @param provider canonical name of the class whose data are used most; empty where there is none
  * @param variable the parameter or field that stands for most of it; empty where a local does
  * @param data the provider's fields that are used
+ * @param asked how many of them are read, and not only set
  * @param foreign how many fields of all other classes are used
  * @param own instance members of its own class that are used, fields by name, methods by signature
  * @param lines the provider's fields that each line uses
@@ -31,6 +33,7 @@ public record DataUse(
     String provider,
     String variable,
     Set<String> data,
+    int asked,
     int foreign,
     Set<String> own,
     SortedMap<Integer, Set<String>> lines) {
@@ -38,6 +41,7 @@ public record DataUse(
   /** What a stretch of code in a type uses. */
   public static DataUse of(TypeFact type, List<Access> accesses, Map<String, TypeFact> types) {
     Map<String, Set<String>> byProvider = new TreeMap<>();
+    Map<String, Set<String>> asked = new TreeMap<>();
     Set<String> own = new TreeSet<>();
     Set<String> made =
         accesses.stream()
@@ -56,6 +60,9 @@ public record DataUse(
         }
       } else if (!field.isEmpty() && access.root().isVariable() && !made.contains(other.name())) {
         byProvider.computeIfAbsent(other.name(), t -> new TreeSet<>()).add(field);
+        if (asks(access, other)) {
+          asked.computeIfAbsent(other.name(), t -> new TreeSet<>()).add(field);
+        }
       }
     }
     String provider =
@@ -66,9 +73,15 @@ public record DataUse(
         provider,
         variable(provider, accesses),
         byProvider.getOrDefault(provider, Set.of()),
+        asked.getOrDefault(provider, Set.of()).size(),
         foreign,
         own,
         lines(provider, accesses, types));
+  }
+
+  private static boolean asks(Access access, TypeFact other) {
+    boolean sets = other.method(access.use().member()).filter(MethodFact::isSetter).isPresent();
+    return access.use().kind() != MemberUse.Kind.WRITE && !sets;
   }
 
   private static int size(Map<String, Set<String>> sets, String key) {
@@ -115,6 +128,11 @@ public record DataUse(
       }
     }
     return lines;
+  }
+
+  /** Whether most of the data are only set: whoever does that fills an object. */
+  public boolean fills() {
+    return asked * 2 < data.size();
   }
 
   /** Own members among all that are used, in whole percent; 100 where nothing is used. */

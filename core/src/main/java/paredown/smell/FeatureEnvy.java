@@ -41,7 +41,9 @@ final class FeatureEnvy implements Detector {
   /** Whether code lives on one other class's data, and could live there. */
   static boolean prevails(DataUse use, MethodFact method, List<Access> accesses, Grounds grounds) {
     Set<String> used = accesses.stream().map(each -> each.use().type()).collect(Collectors.toSet());
-    return use.ownPercent() < grounds.limits().envyOwnShare()
+    boolean fillsFromElsewhere = use.fills() && method.parameters().size() > 1;
+    return !fillsFromElsewhere
+        && use.ownPercent() < grounds.limits().envyOwnShare()
         && use.data().size() * 2 > use.foreign()
         && Movable.canHold(use.provider(), method, used, grounds);
   }

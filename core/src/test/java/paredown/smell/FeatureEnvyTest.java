@@ -105,6 +105,15 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void takesAMethodThatFillsAnObjectFromElsewhereForNone() {
+    String berth = BERTH.replace("private ", "");
+    String fill = "void fill(Berth b, int n) { b.depth = n; b.length = n; b.closed = true; }";
+    assertEquals(List.of(), Found.in(folder, berth, PILOT.formatted(fill)).of(Form.METHOD));
+    String both = "void fill(Berth b, int n) { b.depth++; b.length += n; b.closed = true; }";
+    assertEquals(1, Found.in(folder, berth, PILOT.formatted(both)).of(Form.METHOD).size());
+  }
+
+  @Test
   void envyNeedsATargetThatCouldHoldIt() {
     String record = "public record Berth(int depth, int length, boolean closed) {}";
     assertEquals(List.of(), Found.in(folder, record, PILOT.formatted(ASKS)).of(Form.METHOD));
