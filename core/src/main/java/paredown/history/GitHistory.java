@@ -17,11 +17,14 @@ import org.eclipse.jgit.diff.DiffFormatter;
 import org.eclipse.jgit.diff.Edit;
 import org.eclipse.jgit.diff.RawTextComparator;
 import org.eclipse.jgit.errors.MissingObjectException;
+import org.eclipse.jgit.errors.RevisionSyntaxException;
 import org.eclipse.jgit.lib.ObjectId;
 import org.eclipse.jgit.lib.Repository;
 import org.eclipse.jgit.lib.RepositoryBuilder;
 import org.eclipse.jgit.revwalk.RevCommit;
 import org.eclipse.jgit.revwalk.RevWalk;
+import org.eclipse.jgit.treewalk.CanonicalTreeParser;
+import org.eclipse.jgit.treewalk.FileTreeIterator;
 import org.eclipse.jgit.treewalk.filter.PathFilter;
 import org.eclipse.jgit.util.io.DisabledOutputStream;
 
@@ -46,7 +49,7 @@ public final class GitHistory implements AutoCloseable {
   /** The repository that holds a folder; empty where none does, or it has no commit. */
   public static Optional<GitHistory> at(Path folder) {
     RepositoryBuilder builder = new RepositoryBuilder();
-    if (builder.readEnvironment().findGitDir(folder.toFile()).getGitDir() == null) {
+    if (builder.findGitDir(folder.toFile()).getGitDir() == null) {
       return Optional.empty();
     }
     try {
@@ -179,7 +182,7 @@ public final class GitHistory implements AutoCloseable {
     }
   }
 
-  /** The files that differ between a revision and the work tree's last commit or the disk. */
+  /** The files that differ between a revision and the disk; empty where there is no revision. */
   public Optional<Set<String>> changedSince(String revision) {
     try (RevWalk walk = new RevWalk(repository);
         DiffFormatter formatter = new DiffFormatter(DisabledOutputStream.INSTANCE)) {
@@ -188,10 +191,10 @@ public final class GitHistory implements AutoCloseable {
         return Optional.empty();
       }
       formatter.setRepository(repository);
-      var before =
-          new org.eclipse.jgit.treewalk.CanonicalTreeParser(
+      CanonicalTreeParser before =
+          new CanonicalTreeParser(
               null, repository.newObjectReader(), walk.parseCommit(id).getTree());
-      var disk = new org.eclipse.jgit.treewalk.FileTreeIterator(repository);
+      FileTreeIterator disk = new FileTreeIterator(repository);
       Set<String> changed = new LinkedHashSet<>();
       for (DiffEntry entry : formatter.scan(before, disk)) {
         if (entry.getChangeType() != DiffEntry.ChangeType.DELETE
@@ -200,7 +203,7 @@ public final class GitHistory implements AutoCloseable {
         }
       }
       return Optional.of(changed);
-    } catch (IOException | org.eclipse.jgit.errors.RevisionSyntaxException unreadable) {
+    } catch (IOException | RevisionSyntaxException unreadable) {
       return Optional.empty();
     }
   }

@@ -3,12 +3,14 @@ package paredown.history;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompilationUnitTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.JavacTask;
 import com.sun.source.util.SourcePositions;
 import com.sun.source.util.TreeScanner;
 import com.sun.source.util.Trees;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.net.URI;
 import java.util.ArrayDeque;
@@ -85,7 +87,7 @@ record MemberLines(List<Member> members) {
         found.put(Version.id(name), new MemberLines(reader.members));
       }
     } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -118,7 +120,7 @@ record MemberLines(List<Member> members) {
       return null;
     }
 
-    private void add(String name, com.sun.source.tree.Tree tree) {
+    private void add(String name, Tree tree) {
       long start = positions.getStartPosition(unit, tree);
       long end = positions.getEndPosition(unit, tree);
       if (start >= 0 && end >= start) {

@@ -1,5 +1,6 @@
 package paredown.measure;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -108,8 +109,7 @@ public record DataUse(
     }
     return members.entrySet().stream()
         .max(
-            Map.Entry.<String, Set<String>>comparingByValue(
-                    java.util.Comparator.comparingInt(Set::size))
+            Map.Entry.<String, Set<String>>comparingByValue(Comparator.comparingInt(Set::size))
                 .thenComparing(Map.Entry.comparingByKey()))
         .map(Map.Entry::getKey)
         .orElse("");

@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -80,9 +81,7 @@ final class AcceptedFile {
         return;
       }
       List<Map<String, Object>> list = new ArrayList<>();
-      all.stream()
-          .sorted(java.util.Comparator.comparing(Accepted::id))
-          .forEach(each -> list.add(map(each)));
+      all.stream().sorted(Comparator.comparing(Accepted::id)).forEach(each -> list.add(map(each)));
       String text =
           HEAD
               + new Dump(DumpSettings.builder().setDefaultFlowStyle(FlowStyle.BLOCK).build())

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Traits;
@@ -92,7 +93,7 @@ final class KindBranch implements Detector {
   }
 
   /** Three tests or more of one variable for classes of the project. */
-  private static java.util.Optional<Finding> row(TypeFact type, MethodFact method) {
+  private static Optional<Finding> row(TypeFact type, MethodFact method) {
     Map<String, List<Traits.KindTest>> byRoot = new LinkedHashMap<>();
     method.body().traits().kindTests().stream()
         .filter(test -> !test.root().isEmpty())
