@@ -23,6 +23,9 @@ final class Complaints implements IExecutionExceptionHandler {
 
   @Override
   public int handleExecutionException(Exception e, CommandLine line, ParseResult result) {
+    if (ranOutOfMemory(e)) {
+      throw new OutOfMemoryError();
+    }
     PareCommand command = line.getCommand() instanceof PareCommand pare ? pare : null;
     boolean json = command != null && command.common().wantsJson();
     boolean trace = command != null && command.common().trace();
@@ -49,6 +52,11 @@ final class Complaints implements IExecutionExceptionHandler {
       e.printStackTrace(terminal.err());
     }
     return code;
+  }
+
+  /** The compiler, and work in other threads, wrap what they stumble over. */
+  private static boolean ranOutOfMemory(Throwable e) {
+    return e instanceof OutOfMemoryError || e.getCause() != null && ranOutOfMemory(e.getCause());
   }
 
   private static String sentence(Exception e, int code) {

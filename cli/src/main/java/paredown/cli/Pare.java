@@ -63,7 +63,9 @@ public final class Pare extends PareCommand {
       return line.execute(arguments);
     } catch (OutOfMemoryError full) {
       System.err.println("There was not enough memory; nothing was left half-written.");
-      System.err.println("Give it more: PARE_JAVA_OPTIONS=-Xmx4g pare ...");
+      System.err.println(
+          "Give it more: PARE_JAVA_OPTIONS=-Xmx4g pare ...; or leave files out with exclude: in"
+              + " pare.yaml.");
       return Exit.UNREADABLE;
     }
   }

@@ -198,4 +198,19 @@ class FindingsTest {
     assertTrue(smell.err().contains("Did you mean feature-envy?"), smell.err());
     assertTrue(survey("--only", "god").exits(0).out().contains("Nothing stands out."));
   }
+
+  @Test
+  void saysWhatToDoWhereMemoryRunsOut() throws Exception {
+    StringBuilder many = new StringBuilder("package ferry;\n\npublic class Log {\n");
+    for (int i = 0; i < 20_000; i++) {
+      many.append("  int step%d(int a) { return a + %d; }\n".formatted(i, i));
+    }
+    ferry.with("src/ferry/Log.java", many.append("}\n").toString());
+    ProcessBuilder builder = Ran.builder(folder, "survey");
+    builder.command().add(1, "-Xmx24m");
+    Process process = builder.redirectErrorStream(true).start();
+    String out = new String(process.getInputStream().readAllBytes());
+    assertEquals(5, process.waitFor(), out);
+    assertTrue(out.contains("PARE_JAVA_OPTIONS=-Xmx4g"), out);
+  }
 }
