@@ -83,7 +83,7 @@ final class SurveyCommand extends PareCommand {
   private boolean onlyNew;
 
   @Override
-  int run() throws Exception {
+  int run() {
     Format format = common().format();
     Optional<Smell> smell = smell();
     requireSensible();
@@ -109,7 +109,7 @@ final class SurveyCommand extends PareCommand {
     return fails ? Exit.FINDINGS : Exit.DONE;
   }
 
-  private String answer(Format format, Session session, Survey survey) throws IOException {
+  private String answer(Format format, Session session, Survey survey) {
     return switch (format) {
       case TEXT -> new SurveyText(terminal(), here()).of(survey, shown(survey));
       case JSON -> Json.text(SurveyJson.of(survey));
@@ -124,12 +124,22 @@ final class SurveyCommand extends PareCommand {
     return all || only != null ? survey.findings() : SurveyText.firstScreen(survey.findings());
   }
 
-  private void deliver(String answer) throws IOException {
+  private void deliver(String answer) {
     if (out == null) {
       print(answer);
     } else {
-      Files.write(out, answer.getBytes(StandardCharsets.UTF_8));
+      write(answer);
       print("Written to " + out + ".\n");
+    }
+  }
+
+  private void write(String answer) {
+    try {
+      Files.write(out, answer.getBytes(StandardCharsets.UTF_8));
+    } catch (IOException e) {
+      throw new UnusableRequest(
+          "The file " + out + " cannot be written.",
+          "Give --out a file in a folder that is there and may be written to.");
     }
   }
 

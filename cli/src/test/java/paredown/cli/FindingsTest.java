@@ -136,6 +136,12 @@ class FindingsTest {
   }
 
   @Test
+  void saysWhereItCannotWriteItsAnswer() {
+    Ran ran = survey("--out", "nowhere/findings.txt").exits(2);
+    assertTrue(ran.err().startsWith("The file nowhere/findings.txt cannot be written."), ran.err());
+  }
+
+  @Test
   void onlyASurveyHasTheOtherFormats() {
     Ran ran = Ran.pare(folder, "steps", "--format", "html").exits(2);
     assertTrue(ran.err().startsWith("Only a survey can be given as html."), ran.err());
