@@ -68,17 +68,14 @@ public final class ChangeGroups {
     Set<String> names = new LinkedHashSet<>();
     type.fields().forEach(field -> names.add(field.name()));
     type.methods().stream().filter(m -> !m.isConstructor()).forEach(m -> names.add(m.name()));
-    String prefix = type.name() + "#";
+    String owner = "." + type.name();
     Map<Commit, Set<String>> touched = new LinkedHashMap<>();
     for (Commit commit : history.commits()) {
       Set<String> own = new LinkedHashSet<>();
       for (Commit.Touched file : commit.touched()) {
         if (file.file().equals(type.range().file())) {
           file.members().stream()
-              .filter(
-                  member ->
-                      prefix.endsWith("." + member.substring(0, member.indexOf('#') + 1))
-                          || prefix.equals(member.substring(0, member.indexOf('#') + 1)))
+              .filter(member -> owner.endsWith("." + member.substring(0, member.indexOf('#'))))
               .map(member -> member.substring(member.indexOf('#') + 1))
               .filter(names::contains)
               .forEach(own::add);

@@ -1,8 +1,5 @@
 package paredown.measure;
 
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -23,7 +20,6 @@ import paredown.facts.TypeFact;
  * variable counts as data of another class.
  *
  * @param provider canonical name of the class whose data are used most; empty where there is none
- * @param variable the parameter or field that stands for most of it; empty where a local does
  * @param data the provider's fields that are used
  * @param asked how many of them are read, and not only set
  * @param foreign how many fields of all other classes are used
@@ -32,7 +28,6 @@ import paredown.facts.TypeFact;
  */
 public record DataUse(
     String provider,
-    String variable,
     Set<String> data,
     int asked,
     int foreign,
@@ -72,7 +67,6 @@ public record DataUse(
     int foreign = byProvider.values().stream().mapToInt(Set::size).sum();
     return new DataUse(
         provider,
-        variable(provider, accesses),
         byProvider.getOrDefault(provider, Set.of()),
         asked.getOrDefault(provider, Set.of()).size(),
         foreign,
@@ -94,25 +88,6 @@ public record DataUse(
     return access.use().kind() != MemberUse.Kind.CREATE
         && access.root().kind() != Access.Root.Kind.CLASS
         && !constant;
-  }
-
-  private static String variable(String provider, List<Access> accesses) {
-    Map<String, Set<String>> members = new HashMap<>();
-    for (Access access : accesses) {
-      if (access.use().type().equals(provider)
-          && (access.root().kind() == Access.Root.Kind.PARAMETER
-              || access.root().kind() == Access.Root.Kind.FIELD)) {
-        members
-            .computeIfAbsent(access.root().name(), name -> new HashSet<>())
-            .add(access.use().member());
-      }
-    }
-    return members.entrySet().stream()
-        .max(
-            Map.Entry.<String, Set<String>>comparingByValue(Comparator.comparingInt(Set::size))
-                .thenComparing(Map.Entry.comparingByKey()))
-        .map(Map.Entry::getKey)
-        .orElse("");
   }
 
   private static SortedMap<Integer, Set<String>> lines(

@@ -43,7 +43,6 @@ import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
-import paredown.text.Lexer;
 import paredown.text.SourceText;
 
 /** A session is one user's work on one project: everything that a front end can ask for. */
@@ -131,7 +130,7 @@ public final class Session {
         .anyMatch(
             source ->
                 source.text().contains(word)
-                    && Lexer.tokens(source.text()).stream()
+                    && source.tokens().stream()
                         .anyMatch(token -> token.isIdentifier() && source.spells(token, word)));
   }
 

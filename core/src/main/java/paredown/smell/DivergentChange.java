@@ -115,9 +115,7 @@ final class DivergentChange implements Detector {
     List<Evidence.Row> rows = new ArrayList<>();
     for (MethodFact method : type.methods()) {
       if (members.contains(method.signature())) {
-        rows.add(
-            new Evidence.Row(
-                type.range().file(), method.range().line(), method.signature(), List.of()));
+        rows.add(Evidence.Row.at(method.range(), method.signature(), List.of()));
       }
     }
     return rows;

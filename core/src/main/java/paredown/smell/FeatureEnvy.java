@@ -100,9 +100,7 @@ final class FeatureEnvy implements Detector {
 
   static List<Evidence.Row> rows(MethodFact method, DataUse use) {
     List<Evidence.Row> rows = new ArrayList<>();
-    rows.add(
-        new Evidence.Row(
-            method.range().file(), method.range().line(), method.signature(), List.of()));
+    rows.add(Evidence.Row.at(method.range(), method.signature(), List.of()));
     use.lines()
         .forEach(
             (line, asked) ->

@@ -15,7 +15,6 @@ import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.graph.SimpleGraph;
 import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
-import paredown.facts.Range;
 import paredown.facts.TypeFact;
 import paredown.measure.MemberGroups;
 import paredown.text.Listed;
@@ -127,13 +126,13 @@ final class FieldClumps implements Detector {
     List<Evidence.Row> rows = new ArrayList<>();
     type.instanceFields().stream()
         .filter(field -> group.contains(field.name()))
-        .forEach(field -> rows.add(row(field.range(), field.name(), List.of())));
+        .forEach(field -> rows.add(Evidence.Row.at(field.range(), field.name(), List.of())));
     type.methods().stream()
         .filter(method -> users.contains(method.signature()))
         .forEach(
             method ->
                 rows.add(
-                    row(
+                    Evidence.Row.at(
                         method.range(),
                         method.signature(),
                         fields.stream()
@@ -151,10 +150,6 @@ final class FieldClumps implements Detector {
         "%s of %s are one thing without a name."
             .formatted(Listed.of(fields), Finding.shortName(type.name())),
         Evidence.of(figures, "Every method that uses one of them uses another:", rows));
-  }
-
-  private static Evidence.Row row(Range range, String member, List<String> uses) {
-    return new Evidence.Row(range.file(), range.line(), member, uses);
   }
 
   /** 20, and more for every field and every method: up to 25 for fields and 25 for methods. */

@@ -168,8 +168,7 @@ final class GodClass implements Detector {
   private static List<Evidence.Row> rows(TypeFact type) {
     List<Evidence.Row> rows = new ArrayList<>();
     for (FieldFact field : type.instanceFields()) {
-      rows.add(
-          new Evidence.Row(field.range().file(), field.range().line(), field.name(), List.of()));
+      rows.add(Evidence.Row.at(field.range(), field.name(), List.of()));
     }
     for (MethodFact method : type.methods()) {
       if (MemberGroups.ties(method)) {
@@ -184,9 +183,7 @@ final class GodClass implements Detector {
             .map(each -> each.name() + "()")
             .distinct()
             .forEach(uses::add);
-        rows.add(
-            new Evidence.Row(
-                method.range().file(), method.range().line(), method.signature(), uses));
+        rows.add(Evidence.Row.at(method.range(), method.signature(), uses));
       }
     }
     return rows;

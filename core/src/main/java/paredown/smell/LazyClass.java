@@ -211,7 +211,7 @@ final class LazyClass implements Detector {
   }
 
   private static Evidence.Row row(TypeFact type, MethodFact method, List<String> uses) {
-    return new Evidence.Row(type.range().file(), method.range().line(), method.signature(), uses);
+    return Evidence.Row.at(method.range(), method.signature(), uses);
   }
 
   private static Finding finding(

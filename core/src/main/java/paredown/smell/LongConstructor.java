@@ -84,10 +84,7 @@ final class LongConstructor implements Detector {
     List<Evidence.Row> rows =
         (grows ? row : List.of(longest))
             .stream()
-                .map(
-                    each ->
-                        new Evidence.Row(
-                            each.range().file(), each.range().line(), each.signature(), List.of()))
+                .map(each -> Evidence.Row.at(each.range(), each.signature(), List.of()))
                 .toList();
     String name = Finding.shortName(type.name());
     return new Finding(

@@ -101,12 +101,7 @@ final class ParameterClumps implements Detector {
     long classes = clump.places().stream().map(place -> place.type().name()).distinct().count();
     List<Evidence.Row> rows = new ArrayList<>();
     for (Owned place : clump.places()) {
-      rows.add(
-          new Evidence.Row(
-              place.method().range().file(),
-              place.method().range().line(),
-              place.method().signature(),
-              List.of()));
+      rows.add(Evidence.Row.at(place.method().range(), place.method().signature(), List.of()));
     }
     List<Evidence.Figure> figures =
         List.of(

@@ -20,32 +20,25 @@ import paredown.facts.TypeFact;
  */
 final class PassedParameter implements Detector {
 
-  private record Stop(TypeFact type, MethodFact method, String parameter) {}
+  private record Stop(TypeFact type, MethodFact method, String parameter) {
+    static Stream<Stop> of(Owned owned) {
+      return owned.method().parameters().stream()
+          .map(parameter -> new Stop(owned.type(), owned.method(), parameter.name()));
+    }
+  }
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    List<Finding> found = new ArrayList<>();
     Set<Stop> seen = new HashSet<>();
-    grounds
-        .judged()
-        .forEach(
-            type ->
-                type.methods()
-                    .forEach(
-                        method ->
-                            method
-                                .parameters()
-                                .forEach(
-                                    parameter -> {
-                                      Stop first = new Stop(type, method, parameter.name());
-                                      List<Stop> way = way(first, grounds);
-                                      boolean isNew = seen.addAll(way);
-                                      if (way.size() >= grounds.limits().passedMethods()
-                                          && isNew
-                                          && !isHandedTo(first, grounds)) {
-                                        found.add(finding(way, grounds));
-                                      }
-                                    })));
+    List<Finding> found = new ArrayList<>();
+    for (Stop first : grounds.methods().flatMap(Stop::of).toList()) {
+      List<Stop> way = way(first, grounds);
+      boolean isNew = seen.addAll(way);
+      boolean isLong = way.size() >= grounds.limits().passedMethods();
+      if (isLong && isNew && !isHandedTo(first, grounds)) {
+        found.add(finding(way, grounds));
+      }
+    }
     return found.stream();
   }
 
@@ -53,10 +46,7 @@ final class PassedParameter implements Detector {
   private static boolean isHandedTo(Stop stop, Grounds grounds) {
     return stop.type().methods().stream()
         .filter(method -> method != stop.method())
-        .flatMap(
-            method ->
-                method.parameters().stream()
-                    .map(parameter -> new Stop(stop.type(), method, parameter.name())))
+        .flatMap(method -> Stop.of(new Owned(stop.type(), method)))
         .anyMatch(before -> next(before, grounds).filter(stop::equals).isPresent());
   }
 

@@ -68,11 +68,7 @@ final class TwinFields implements Detector {
     for (TypeFact type : twins.places()) {
       type.instanceFields().stream()
           .filter(field -> twins.items().contains(item(field)))
-          .forEach(
-              field ->
-                  rows.add(
-                      new Evidence.Row(
-                          field.range().file(), field.range().line(), field.name(), List.of())));
+          .forEach(field -> rows.add(Evidence.Row.at(field.range(), field.name(), List.of())));
     }
     int classes = twins.places().size();
     List<Evidence.Figure> figures =
