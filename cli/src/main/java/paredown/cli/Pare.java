@@ -43,7 +43,7 @@ import picocli.CommandLine.IVersionProvider;
       TestCommand.class,
       DemoCommand.class,
       NotYetCommand.Inline.class,
-      NotYetCommand.Move.class,
+      MoveCommand.class,
       HelpCommand.class
     })
 public final class Pare extends PareCommand {

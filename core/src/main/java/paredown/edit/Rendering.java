@@ -83,7 +83,8 @@ public final class Rendering {
 
   private static List<Replacement> sorted(List<Replacement> replacements, int start, int end) {
     List<Replacement> sorted = new ArrayList<>(replacements);
-    sorted.sort(java.util.Comparator.comparingInt(Replacement::start));
+    sorted.sort(
+        java.util.Comparator.comparingInt(Replacement::start).thenComparingInt(Replacement::end));
     int at = start;
     for (Replacement each : sorted) {
       if (each.start() < at || each.end() > end) {
@@ -106,6 +107,11 @@ public final class Rendering {
           run(origin, source, at, line, mine);
           text.append(origin.indent().to());
           at = Math.min(end, line + from.length());
+          Indent.Level level = origin.indent().level();
+          while (level.changes() && source.text().startsWith(level.from(), at) && at < end) {
+            text.append(level.to());
+            at += level.from().length();
+          }
         }
       }
     }
@@ -123,6 +129,26 @@ public final class Rendering {
   }
 
   private void run(Origin origin, SourceText source, int start, int end, int mine) {
+    String lineEnd = origin.indent().lineEnd();
+    int at = start;
+    while (!lineEnd.isEmpty() && at < end) {
+      int next = Math.min(end, source.nextLine(at));
+      int stop = next;
+      while (stop > at && "\r\n".indexOf(source.text().charAt(stop - 1)) >= 0) {
+        stop--;
+      }
+      if (stop < next && !source.slice(stop, next).equals(lineEnd)) {
+        verbatimRun(origin, source, at, stop, mine);
+        text.append(lineEnd);
+      } else {
+        verbatimRun(origin, source, at, next, mine);
+      }
+      at = next;
+    }
+    verbatimRun(origin, source, at, end, mine);
+  }
+
+  private void verbatimRun(Origin origin, SourceText source, int start, int end, int mine) {
     if (start < end) {
       runs.add(
           new Run(

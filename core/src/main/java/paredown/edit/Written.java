@@ -50,7 +50,12 @@ public record Written(String text, List<WrittenUse> uses) implements Piece {
 
     /** A local variable or parameter that the change itself declares. */
     public Text local(String name) {
-      return use(name, UseKind.NAME, new Meaning.Local(name), null);
+      return local(name, null);
+    }
+
+    /** The same in the place of an old use. */
+    public Text local(String name, Use.Place standsFor) {
+      return use(name, UseKind.NAME, new Meaning.Local(name), standsFor);
     }
 
     /** Says something else about the place where the text goes on. */

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Modifier;
-import paredown.program.CompileError;
 import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
@@ -48,10 +47,11 @@ public record ExtractClass(String type, List<String> fields, List<String> method
     DeclaredType header = index.type(type);
     requireClass(header, sources, index);
     requireFreeName(header, index);
-    Program first = Program.of(sources, withAuxiliaries(Set.of(header.file()), index));
+    Program first =
+        Program.of(sources, ReadableFiles.withAuxiliaries(Set.of(header.file()), index));
     try {
       Set<String> affected = affected(OwnerClass.of(first, header), index);
-      if (affected.equals(paths(first))) {
+      if (affected.equals(ReadableFiles.paths(first))) {
         return plan(first, header, index);
       }
       Program all = Program.of(sources, affected);
@@ -64,14 +64,8 @@ public record ExtractClass(String type, List<String> fields, List<String> method
     }
   }
 
-  private static Set<String> paths(Program program) {
-    Set<String> paths = new TreeSet<>();
-    program.units().forEach(unit -> paths.add(unit.path()));
-    return paths;
-  }
-
   private Planned plan(Program program, DeclaredType header, SourceIndex index) {
-    requireReadable(program, header);
+    ReadableFiles.require(program, Set.of(header.file()));
     return new Planned(
         new ExtractClassPlan(this, OwnerClass.of(program, header), index).change(), program);
   }
@@ -130,47 +124,6 @@ public record ExtractClass(String type, List<String> fields, List<String> method
       overriding.retainAll(index.filesWith(open));
       affected.addAll(overriding);
     }
-    return withAuxiliaries(affected, index);
-  }
-
-  /** Types in files of another name are not found by the compiler unless they are given to it. */
-  private static Set<String> withAuxiliaries(Set<String> files, SourceIndex index) {
-    Set<String> all = new TreeSet<>(files);
-    for (DeclaredType type : index.types()) {
-      boolean auxiliary =
-          type.depth() == 0 && !("/" + type.file()).endsWith("/" + type.simpleName() + ".java");
-      if (auxiliary && files.stream().anyMatch(file -> index.holds(file, type.simpleName()))) {
-        all.add(type.file());
-      }
-    }
-    return all;
-  }
-
-  private static void requireReadable(Program program, DeclaredType header) {
-    for (CompileError error : program.errors()) {
-      if (error.isSyntax()) {
-        throw Refused.advising(
-            RefusalKind.DOES_NOT_PARSE,
-            error.place() + " does not parse: " + error.message().lines().findFirst().orElse(""),
-            "Mend it first; nothing that could touch this file is changed until then.",
-            error.place());
-      }
-      if (error.file().equals(header.file())) {
-        throw Refused.advising(
-            RefusalKind.UNRESOLVED,
-            error.place() + " does not compile: " + error.message().lines().findFirst().orElse(""),
-            "Mend it first, or give the missing classes with class-path: in pare.yaml.",
-            error.place());
-      }
-    }
-    for (var unit : program.units()) {
-      if (program.sources().isGarbled(unit.path())) {
-        throw Refused.advising(
-            RefusalKind.GARBLED,
-            unit.path() + " is no text in " + unit.source().charset() + ".",
-            "Set encoding: in pare.yaml to what it is written in.",
-            unit.path());
-      }
-    }
+    return ReadableFiles.withAuxiliaries(affected, index);
   }
 }

@@ -15,16 +15,25 @@ record Layout(String member, String unit, String lineEnd) {
   static final int WIDTH = 100;
 
   static Layout of(OwnerClass owner) {
+    return of(owner, "    ");
+  }
+
+  /**
+   * The layout of a class.
+   *
+   * @param unit what one level adds where the class has no members to tell
+   */
+  static Layout of(OwnerClass owner, String unit) {
     SourceText source = owner.source();
     String outer = source.indentAt(owner.trees().start(owner.tree()));
     String member =
-        owner.fields().stream()
-            .map(field -> field.range().declaration())
+        owner
+            .memberStarts()
             .filter(source::startsLine)
             .map(source::indentAt)
             .filter(indent -> indent.length() > outer.length() && indent.startsWith(outer))
             .findFirst()
-            .orElse(outer + "    ");
+            .orElse(outer + unit);
     return new Layout(member, member.substring(outer.length()), source.lineEnd());
   }
 

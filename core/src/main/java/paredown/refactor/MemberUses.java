@@ -98,48 +98,50 @@ final class MemberUses {
       Element element = trees.element(getCurrentPath());
       String key = element == null ? null : members.get(element);
       if (key != null && trees.end(getCurrentPath().getLeaf()) >= 0) {
-        found.add(new MemberUse(trees, getCurrentPath(), offset, key, simple, access()));
+        found.add(
+            new MemberUse(trees, getCurrentPath(), offset, key, simple, access(getCurrentPath())));
       }
     }
+  }
 
-    private Access access() {
-      Tree here = getCurrentPath().getLeaf();
-      if (here instanceof MemberReferenceTree) {
-        return Access.REFERENCE;
-      }
-      TreePath above = getCurrentPath().getParentPath();
-      while (above.getLeaf() instanceof ParenthesizedTree
-          && !(above.getParentPath().getLeaf() instanceof SynchronizedTree)) {
-        here = above.getLeaf();
-        above = above.getParentPath();
-      }
-      Tree parent = above.getLeaf();
-      if (parent instanceof AssignmentTree assignment && assignment.getVariable() == here) {
-        return Access.WRITE;
-      }
-      if (parent instanceof CompoundAssignmentTree update && update.getVariable() == here) {
-        return Access.UPDATE;
-      }
-      if (parent instanceof UnaryTree unary && writes(unary)) {
-        return Access.UPDATE;
-      }
-      if (parent instanceof TryTree) {
-        return Access.RESOURCE;
-      }
-      if (parent instanceof ParenthesizedTree) {
-        return Access.LOCK;
-      }
-      boolean calls =
-          parent instanceof com.sun.source.tree.MethodInvocationTree call
-              && call.getMethodSelect() == here;
-      return calls ? Access.CALL : Access.READ;
+  /** What is done to the member that an expression names. */
+  static Access access(TreePath path) {
+    Tree here = path.getLeaf();
+    if (here instanceof MemberReferenceTree) {
+      return Access.REFERENCE;
     }
+    TreePath above = path.getParentPath();
+    while (above.getLeaf() instanceof ParenthesizedTree
+        && !(above.getParentPath().getLeaf() instanceof SynchronizedTree)) {
+      here = above.getLeaf();
+      above = above.getParentPath();
+    }
+    Tree parent = above.getLeaf();
+    if (parent instanceof AssignmentTree assignment && assignment.getVariable() == here) {
+      return Access.WRITE;
+    }
+    if (parent instanceof CompoundAssignmentTree update && update.getVariable() == here) {
+      return Access.UPDATE;
+    }
+    if (parent instanceof UnaryTree unary && writes(unary)) {
+      return Access.UPDATE;
+    }
+    if (parent instanceof TryTree) {
+      return Access.RESOURCE;
+    }
+    if (parent instanceof ParenthesizedTree) {
+      return Access.LOCK;
+    }
+    boolean calls =
+        parent instanceof com.sun.source.tree.MethodInvocationTree call
+            && call.getMethodSelect() == here;
+    return calls ? Access.CALL : Access.READ;
+  }
 
-    private static boolean writes(UnaryTree tree) {
-      return switch (tree.getKind()) {
-        case PREFIX_INCREMENT, PREFIX_DECREMENT, POSTFIX_INCREMENT, POSTFIX_DECREMENT -> true;
-        default -> false;
-      };
-    }
+  private static boolean writes(UnaryTree tree) {
+    return switch (tree.getKind()) {
+      case PREFIX_INCREMENT, PREFIX_DECREMENT, POSTFIX_INCREMENT, POSTFIX_DECREMENT -> true;
+      default -> false;
+    };
   }
 }

@@ -1,5 +1,6 @@
 package paredown.refactor;
 
+import com.sun.source.tree.ModifiersTree;
 import java.util.Optional;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -35,9 +36,32 @@ final class Modifiers {
         .map(token -> Replacement.of(token.start(), token.end(), Written.plain(other)));
   }
 
+  /** Where the first modifier behind the annotations begins, or the type where there is none. */
+  static int behindAnnotations(UnitTrees trees, ModifiersTree modifiers, int declaration) {
+    int behind = declaration;
+    for (var annotation : modifiers.getAnnotations()) {
+      behind = Math.max(behind, trees.end(annotation));
+    }
+    return trees.source().codeTokenFrom(behind).start();
+  }
+
   private static Optional<Token> find(SourceText source, MemberRange range, String modifier) {
+    int brackets = 0;
+    boolean annotation = false;
     for (int i = source.tokenAt(range.declaration()); i < source.tokens().size(); i++) {
       Token token = source.tokens().get(i);
+      char sign = source.text().charAt(token.start());
+      if (sign == '(' && (annotation || brackets > 0)) {
+        brackets++;
+        annotation = false;
+      } else if (sign == ')' && brackets > 0) {
+        brackets--;
+      }
+      if (brackets > 0 || sign == ')') {
+        continue;
+      }
+      boolean name = token.isIdentifier() || sign == '.';
+      annotation = sign == '@' || annotation && name;
       if (token.start() >= range.declarationEnd()
           || "({=;".indexOf(source.text().charAt(token.start())) >= 0) {
         return Optional.empty();

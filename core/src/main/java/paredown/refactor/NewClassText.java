@@ -151,18 +151,12 @@ final class NewClassText {
             : Modifiers.replace(source, field.range(), modifier, "private");
       }
     }
-    int start = behindAnnotations(field);
+    int start =
+        Modifiers.behindAnnotations(
+            owner.trees(), field.tree().getModifiers(), field.range().declaration());
     return direct
         ? Optional.empty()
         : Optional.of(Replacement.of(start, start, Written.plain("private ")));
-  }
-
-  private int behindAnnotations(OwnerClass.Field field) {
-    int behind = field.range().declaration();
-    for (var annotation : field.tree().getModifiers().getAnnotations()) {
-      behind = Math.max(behind, owner.trees().end(annotation));
-    }
-    return source.codeTokenFrom(behind).start();
   }
 
   /** Carries a range with its own lines, or gives it a line where it had none of its own. */

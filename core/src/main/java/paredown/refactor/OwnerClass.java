@@ -8,7 +8,11 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -23,7 +27,8 @@ import paredown.project.Nearest;
 import paredown.text.SourceText;
 
 /**
- * The owner is the class that members are taken from, with its members in the order of the text.
+ * The owner is a type that members are taken from or given to, with its members in the order of the
+ * text.
  */
 final class OwnerClass {
   /** A field of the owner. */
@@ -176,6 +181,43 @@ final class OwnerClass {
     return initialisers;
   }
 
+  /** Where the declarations of its fields begin, and then those of its methods. */
+  Stream<Integer> memberStarts() {
+    return Stream.concat(
+        fields.stream().map(field -> field.range().declaration()),
+        methods.stream().map(method -> method.range().declaration()));
+  }
+
+  /** The type that has no other around it: everything private in there sees each other. */
+  static Element outermost(Element element) {
+    Element at = element;
+    while (at.getEnclosingElement() != null
+        && at.getEnclosingElement().getKind() != ElementKind.PACKAGE) {
+      at = at.getEnclosingElement();
+    }
+    return at;
+  }
+
+  /** Where the brace stands that opens its body. */
+  int opening() {
+    int brackets = 0;
+    for (int i = source().tokenAt(trees.names().of(tree())); ; i++) {
+      char sign = source().text().charAt(source().tokens().get(i).start());
+      brackets += sign == '(' ? 1 : sign == ')' ? -1 : 0;
+      if (sign == '{' && brackets == 0) {
+        return source().tokens().get(i).start();
+      }
+    }
+  }
+
+  /** Its last method or constructor in the text; empty where it has none of its own. */
+  Optional<Method> lastMethod() {
+    int opening = opening();
+    return methods.stream()
+        .filter(method -> method.range().declaration() > opening)
+        .max(Comparator.comparingInt(method -> method.range().end()));
+  }
+
   /** Whether a use stands within the declaration of a member. */
   boolean holds(MemberRange member, MemberUses.MemberUse use) {
     return use.file().equals(trees.path())
@@ -229,7 +271,7 @@ final class OwnerClass {
     if (bracket < 0) {
       return selector.equals(method.name());
     }
-    return selector.replace(" ", "").equals(signature(method));
+    return selector.replace(" ", "").replace("...", "[]").equals(signature(method));
   }
 
   /** A method's name with the simple names of its parameters' types: {@code depart(Instant)}. */

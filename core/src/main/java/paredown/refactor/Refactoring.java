@@ -5,7 +5,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 
 /** A refactoring is one behaviour-preserving operation with its arguments filled in. */
-public sealed interface Refactoring permits ExtractClass {
+public sealed interface Refactoring permits ExtractClass, MoveMethod {
 
   /**
    * Plans the change without touching the disk.

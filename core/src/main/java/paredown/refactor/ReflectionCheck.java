@@ -51,6 +51,13 @@ final class ReflectionCheck {
             .collect(Collectors.toSet());
   }
 
+  /** Refuses where a string spells the name, unless that does not matter. */
+  void requireUnless(boolean harmless) {
+    if (!harmless) {
+      requireUnspelt();
+    }
+  }
+
   void require() {
     SourceText own = owner.source();
     for (Token token : own.tokens()) {
@@ -63,6 +70,10 @@ final class ReflectionCheck {
             own.place(token.start()));
       }
     }
+    requireUnspelt();
+  }
+
+  private void requireUnspelt() {
     owner.program().units().stream().map(Unit::source).filter(this::looksUp).forEach(this::require);
     owner.program().sources().files().stream()
         .map(file -> owner.program().sources().text(file.path()))

@@ -21,6 +21,19 @@ final class Words {
   }
 
   /**
+   * Requires that a method may have a name.
+   *
+   * @throws UnusableRequest where it may not
+   */
+  static void requireMethodName(String name) {
+    if (!SourceVersion.isIdentifier(name) || Lexer.isKeyword(name)) {
+      throw new UnusableRequest(
+          "No method can be named " + name + ".",
+          "Give a Java identifier with --name, fits for example.");
+    }
+  }
+
+  /**
    * Requires that a class may have a name.
    *
    * @throws UnusableRequest where it may not

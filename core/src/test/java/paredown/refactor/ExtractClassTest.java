@@ -9,8 +9,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
@@ -20,7 +18,6 @@ import paredown.Fixture;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
 import paredown.gate.Gates;
-import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.Module;
@@ -33,38 +30,10 @@ class ExtractClassTest {
   @TestFactory
   Stream<DynamicTest> extractClass() throws IOException {
     return RefactoringCase.all(CASES).stream()
-        .map(each -> DynamicTest.dynamicTest(each.sentence(), () -> check(each)));
-  }
-
-  private void check(RefactoringCase each) throws IOException {
-    Path root = Files.createTempDirectory(folder, "case");
-    Sources sources = new Fixture(root).withAll(each.before()).sources();
-    SourceIndex index = new SourceIndex(sources);
-    ExtractClass operation =
-        new ExtractClass(
-            each.operation().get(2),
-            List.of(each.option("--fields").split(",")),
-            each.option("--methods").isEmpty()
-                ? List.of()
-                : List.of(each.option("--methods").split(";")),
-            each.option("--name"));
-    if (!each.refused().isEmpty()) {
-      Refused refused = assertThrows(Refused.class, () -> operation.plan(sources, index).close());
-      String place = refused.places().isEmpty() ? "" : " " + refused.places().get(0);
-      assertEquals(each.refused(), refused.kind().id() + place);
-      return;
-    }
-    try (Refactoring.Planned planned = operation.plan(sources, index)) {
-      Verdict verdict = Gates.check(planned.program(), planned.change());
-      assertTrue(verdict.passed(), verdict.toString());
-      assertEquals(each.after(), texts(planned.change()));
-    }
-  }
-
-  private static Map<String, String> texts(Change change) {
-    Map<String, String> texts = new TreeMap<>();
-    change.files().forEach(file -> texts.put(file.path(), file.after().text()));
-    return texts;
+        .map(
+            each ->
+                DynamicTest.dynamicTest(
+                    each.sentence(), () -> each.check(Files.createTempDirectory(folder, "case"))));
   }
 
   private Change plan(Sources sources, ExtractClass operation) {

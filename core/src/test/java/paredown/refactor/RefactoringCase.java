@@ -1,13 +1,24 @@
 package paredown.refactor;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import paredown.Fixture;
+import paredown.gate.Gates;
+import paredown.gate.Verdict;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
 
 /**
  * A case is a pair of sources before and after a refactoring, or the refusal that it meets.
@@ -62,5 +73,52 @@ record RefactoringCase(
   String option(String name) {
     int at = operation.indexOf(name);
     return at < 0 ? "" : operation.get(at + 1);
+  }
+
+  private Optional<String> optional(String name) {
+    return Optional.of(option(name)).filter(value -> !value.isEmpty());
+  }
+
+  /** The operation with its arguments. */
+  Refactoring refactoring() {
+    if (operation.get(0).equals("extract")) {
+      return new ExtractClass(
+          operation.get(2),
+          List.of(option("--fields").split(",")),
+          optional("--methods").map(methods -> List.of(methods.split(";"))).orElse(List.of()),
+          option("--name"));
+    }
+    String[] member = operation.get(2).split("#");
+    return new MoveMethod(
+        member[0],
+        member[1],
+        option("--to"),
+        new MoveMethod.Wishes(
+            optional("--through"),
+            optional("--delegate").map("keep"::equals),
+            option("--pass").equals("owner"),
+            optional("--name"),
+            optional("--accept")
+                .map(kind -> Set.of(RefusalKind.valueOf(kind.toUpperCase().replace('-', '_'))))
+                .orElse(Set.of())));
+  }
+
+  /** Does the operation in a folder and compares what comes of it. */
+  void check(Path root) throws IOException {
+    Sources sources = new Fixture(root).withAll(before).sources();
+    SourceIndex index = new SourceIndex(sources);
+    if (!refused.isEmpty()) {
+      Refused met = assertThrows(Refused.class, () -> refactoring().plan(sources, index).close());
+      String place = met.places().isEmpty() ? "" : " " + met.places().get(0);
+      assertEquals(refused, met.kind().id() + place, met.getMessage());
+      return;
+    }
+    try (Refactoring.Planned planned = refactoring().plan(sources, index)) {
+      Verdict verdict = Gates.check(planned.program(), planned.change());
+      assertTrue(verdict.passed(), verdict.toString());
+      Map<String, String> texts = new TreeMap<>();
+      planned.change().files().forEach(file -> texts.put(file.path(), file.after().text()));
+      assertEquals(after, texts);
+    }
   }
 }

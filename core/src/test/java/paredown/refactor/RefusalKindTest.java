@@ -36,8 +36,10 @@ class RefusalKindTest {
   @Test
   void isForcedByACaseWhereItIsUnsafe() throws IOException {
     Set<String> forced = new TreeSet<>();
-    for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources/extract-class"))) {
-      forced.add(each.refused().replaceAll(" .*", ""));
+    for (String operation : List.of("extract-class", "move-method")) {
+      for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
+        forced.add(each.refused().replaceAll(" .*", ""));
+      }
     }
     // These are forced elsewhere: by bytes that are no text, and in the tests of the command line.
     forced.addAll(Set.of("garbled", "no-test-command", "api-changes"));

@@ -1,0 +1,98 @@
+package paredown.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import paredown.facts.Facts;
+import paredown.facts.FieldFact;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.refactor.MoveMethod;
+
+/**
+ * Every method of a library that has a body, to the types of its parameters and fields, around and
+ * within its own, and, drawn by lot, to one that it has no link to.
+ */
+final class MoveMethodSites implements Sites {
+  private final List<Site> sites = new ArrayList<>();
+  private Map<String, List<TypeFact>> bySimpleName = Map.of();
+  private List<TypeFact> targets = List.of();
+  private Callers callers;
+  private Random random;
+
+  @Override
+  public List<Site> in(Facts facts, Predicate<String> isMain, Random seeded) {
+    random = seeded;
+    callers = new Callers(facts);
+    List<TypeFact> types =
+        facts.types().stream()
+            .filter(type -> type.kind() != TypeFact.Kind.ANNOTATION)
+            .filter(type -> isMain.test(type.range().file()))
+            .toList();
+    bySimpleName = types.stream().collect(Collectors.groupingBy(TypeFact::simpleName));
+    targets = types;
+    for (TypeFact type : types) {
+      for (MethodFact method : type.methods()) {
+        if (!method.isConstructor() && !method.isAbstract()) {
+          sites(type, method);
+        }
+      }
+    }
+    return sites;
+  }
+
+  private void sites(TypeFact type, MethodFact method) {
+    for (MethodFact.Parameter parameter : method.parameters()) {
+      linked(type, method, "parameter", parameter.type(), parameter.name());
+    }
+    if (!method.isStatic()) {
+      for (FieldFact field : type.fields()) {
+        if (!field.isStatic()) {
+          linked(type, method, "field", field.type(), field.name());
+        }
+      }
+    }
+    if (!type.outer().isEmpty()) {
+      add(type, method, "nested", type.outer(), "static");
+      if (!method.isStatic()) {
+        add(type, method, "nested", type.outer(), "outer");
+      }
+    }
+    targets.stream()
+        .filter(each -> each.outer().equals(type.name()))
+        .forEach(each -> add(type, method, "nested", each.name(), "static"));
+    TypeFact other = targets.get(random.nextInt(targets.size()));
+    if (!other.name().equals(type.name())) {
+      String how = random.nextInt(4) == 0 ? "new" : "static";
+      add(
+          type,
+          method,
+          method.isStatic() ? "static" : "no link",
+          other.name(),
+          method.isStatic() ? "static" : how);
+    }
+  }
+
+  private void linked(TypeFact from, MethodFact method, String kind, String type, String through) {
+    bySimpleName.getOrDefault(type.substring(type.lastIndexOf('.') + 1), List.of()).stream()
+        .filter(each -> !each.name().equals(from.name()))
+        .forEach(each -> add(from, method, kind, each.name(), through));
+  }
+
+  private void add(TypeFact type, MethodFact method, String kind, String target, String through) {
+    MoveMethod.Wishes wishes = MoveMethod.Wishes.NONE.through(through);
+    boolean none = random.nextInt(3) > 0;
+    sites.add(
+        new Site(
+            kind,
+            new MoveMethod(
+                type.name(),
+                method.signature(),
+                target,
+                none ? wishes.delegate(false) : wishes.delegate(true)),
+            callers.of(type, method.signature())));
+  }
+}

@@ -1,0 +1,249 @@
+package paredown.bench;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import paredown.UnusableRequest;
+import paredown.edit.ChangedFile;
+import paredown.facts.Facts;
+import paredown.facts.FactsDrawer;
+import paredown.gate.Gates;
+import paredown.gate.Verdict;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.project.Progress;
+import paredown.project.Project;
+import paredown.project.SourceFile;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+
+/**
+ * Tries an operation at every site of a library where it could apply, in a seeded random order:
+ * plans it, and where it is not refused lets the first two gates judge it in memory; every so many
+ * applied changes one is done on disk as well, with the library's tests, and undone.
+ *
+ * <p>What became of each site is written down at once, so that a sweep goes on where it stopped.
+ */
+public final class Sweep {
+  private static final long SEED = 20261123L;
+  private static final Map<String, Sites> OPERATIONS = Map.of("move-method", new MoveMethodSites());
+
+  private final Path library;
+  private final Path notes;
+  private final int every;
+  private final Sources sources;
+  private final SourceIndex index;
+  private final DiskTrial disk;
+  private int applied;
+
+  private Sweep(Path library, Path notes, int every) {
+    this.library = library;
+    this.notes = notes;
+    this.every = every;
+    this.sources = new Sources(Project.at(library, Progress.silent()));
+    this.index = new SourceIndex(sources);
+    this.disk = new DiskTrial(library, notes.resolve("disk"));
+  }
+
+  /** {@code Sweep OPERATION LIBRARY NOTES SITES [EVERY [ID]]}. */
+  public static void main(String[] arguments) throws Exception {
+    Sweep sweep =
+        new Sweep(
+            Path.of(arguments[1]),
+            Path.of(arguments[2]),
+            arguments.length > 4 ? Integer.parseInt(arguments[4]) : 0);
+    Sites sites = OPERATIONS.get(arguments[0]);
+    if (arguments.length > 5) {
+      sweep.show(sites, arguments[5]);
+      return;
+    }
+    System.exit(sweep.run(sites, Integer.parseInt(arguments[3])) ? 0 : 1);
+  }
+
+  private List<Site> all(Sites sites) {
+    Random random = new Random(SEED);
+    List<String> files = new ArrayList<>(sources.paths(SourceFile.Kind.MAIN));
+    files.addAll(sources.paths(SourceFile.Kind.TEST));
+    try (Program program = Program.of(sources, files)) {
+      Facts facts = FactsDrawer.draw(program);
+      List<Site> all = new ArrayList<>(sites.in(facts, file -> !isTest(file), random));
+      Collections.shuffle(all, random);
+      return all;
+    }
+  }
+
+  /**
+   * The kinds of sites in turns, so that rare ones are tried as often as common ones, and those
+   * that other files use in turns with those that none does.
+   */
+  private static List<Site> inTurns(List<Site> all, int number) {
+    Map<String, Queue<Site>> byKind = new LinkedHashMap<>();
+    all.forEach(
+        site ->
+            byKind
+                .computeIfAbsent(site.kind() + site.callers().isEmpty(), kind -> new ArrayDeque<>())
+                .add(site));
+    List<Site> chosen = new ArrayList<>();
+    while (chosen.size() < number && byKind.values().stream().anyMatch(each -> !each.isEmpty())) {
+      byKind.values().stream()
+          .filter(each -> !each.isEmpty())
+          .forEach(each -> chosen.add(each.remove()));
+    }
+    return chosen;
+  }
+
+  private boolean isTest(String file) {
+    return sources.file(file).map(SourceFile::kind).orElse(null) == SourceFile.Kind.TEST;
+  }
+
+  private Path results() {
+    return notes.resolve("results.tsv");
+  }
+
+  private boolean run(Sites sites, int number) throws IOException, InterruptedException {
+    Files.createDirectories(notes);
+    Set<String> done = new HashSet<>();
+    if (Files.exists(results())) {
+      Files.readAllLines(results()).forEach(line -> done.add(line.split("\t")[0]));
+    }
+    List<Site> all = all(sites);
+    List<Site> chosen = inTurns(all, number);
+    ExecutorService threads = Executors.newFixedThreadPool(2);
+    for (Site site : chosen) {
+      if (!done.contains(site.id())) {
+        threads.submit(() -> attempt(site));
+      }
+    }
+    threads.shutdown();
+    threads.awaitTermination(7, TimeUnit.DAYS);
+    return new SweepSummary(library.getFileName().toString(), all.size(), results()).print();
+  }
+
+  private void show(Sites sites, String id) {
+    for (Site site : all(sites)) {
+      if (site.id().equals(id)) {
+        System.out.println(site.operation().command());
+        try (Refactoring.Planned plan = site.operation().plan(sources, index)) {
+          for (ChangedFile file : plan.change().files()) {
+            System.out.println("--- " + file.path());
+            System.out.println(file.after().text());
+          }
+          System.out.println(Gates.check(plan.program(), plan.change()));
+        }
+        return;
+      }
+    }
+  }
+
+  private void attempt(Site site) {
+    long start = System.nanoTime();
+    Map<String, String> note = new LinkedHashMap<>();
+    String outcome;
+    try (Refactoring.Planned plan = site.operation().plan(sources, index)) {
+      Verdict verdict = Gates.check(plan.program(), plan.change());
+      note.put("files", String.valueOf(plan.change().files().size()));
+      outcome = judged(site, plan, verdict);
+    } catch (Refused refused) {
+      String mark = refused.kind().mark() == RefusalKind.Mark.UNSAFE ? "unsafe" : "not yet";
+      outcome = "refused " + mark + " " + refused.kind().id();
+      note.put("why", refused.getMessage() + " " + refused.places());
+    } catch (UnusableRequest unusable) {
+      outcome = "no site";
+      note.put("why", unusable.getMessage());
+    } catch (RuntimeException | Error e) {
+      outcome = "FAILED crash";
+      keep(site, trace(e));
+    }
+    long millis = (System.nanoTime() - start) / 1_000_000;
+    write(site, outcome, millis, note);
+  }
+
+  private String judged(Site site, Refactoring.Planned plan, Verdict verdict) {
+    if (!verdict.passed()) {
+      keep(site, String.join("\n", verdict.errors()) + "\n" + String.join("\n", verdict.breaks()));
+      return verdict.errors().isEmpty() ? "FAILED binding" : "FAILED compile";
+    }
+    boolean onDisk;
+    synchronized (this) {
+      applied++;
+      onDisk = every > 0 && applied % every == 0;
+    }
+    if (onDisk) {
+      String said = disk.attempt(site.operation(), plan.change());
+      if (!said.isEmpty()) {
+        keep(site, said);
+        return "FAILED " + said.lines().findFirst().orElse("");
+      }
+      return "applied on disk";
+    }
+    return "applied";
+  }
+
+  private static String trace(Throwable e) {
+    StringWriter text = new StringWriter();
+    e.printStackTrace(new PrintWriter(text));
+    return text.toString();
+  }
+
+  private synchronized void keep(Site site, String what) {
+    try {
+      Path folder = Files.createDirectories(notes.resolve("failures"));
+      Files.writeString(
+          folder.resolve(site.id() + ".txt"), site.operation().command() + "\n" + what + "\n");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private synchronized void write(
+      Site site, String outcome, long millis, Map<String, String> note) {
+    String line =
+        String.join(
+            "\t",
+            site.id(),
+            site.kind(),
+            outcome,
+            String.valueOf(millis),
+            note.getOrDefault("files", "0"),
+            String.valueOf(site.callers().size()),
+            String.valueOf(site.callers().stream().anyMatch(this::isTest)),
+            site.operation().command(),
+            note.getOrDefault("why", "").replace('\n', ' ').replace('\t', ' '));
+    try {
+      Files.writeString(
+          results(), line + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    if (outcome.startsWith("FAILED")) {
+      System.out.println(line);
+    }
+  }
+
+  /** Results by outcome, in order. */
+  static Map<String, Integer> histogram(List<String> outcomes) {
+    Map<String, Integer> counted = new TreeMap<>();
+    outcomes.forEach(each -> counted.merge(each, 1, Integer::sum));
+    return counted;
+  }
+}

@@ -1,0 +1,154 @@
+package paredown.cli;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import paredown.UnusableRequest;
+import paredown.project.Nearest;
+import paredown.refactor.MoveMethod;
+import paredown.refactor.RefusalKind;
+import paredown.session.Preview;
+import paredown.session.Session;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The moving operations. */
+@Command(
+    name = "move",
+    mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
+    description = "Takes members to the class that they belong to.",
+    footer = {"", "Example:", "  pare move method 'Sailing#floats(Berth)' --to Berth"},
+    subcommands = {MoveCommand.OfMethod.class, NotYetCommand.Move.class})
+final class MoveCommand extends PareCommand {
+
+  @Override
+  int run() {
+    throw new UnusableRequest("Move what?", "Try pare move method --help.");
+  }
+
+  /** Takes a method to another type. */
+  @Command(
+      name = "method",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Takes a method to the type of one of its parameters or of a field of its class, to a type",
+        "around or within its own, or to one without any link. It receives the values that it",
+        "needs of its old object, and the whole object only where it must."
+      },
+      footer = {
+        "",
+        "Examples:",
+        "  pare move method 'Sailing#floats(Berth)' --to Berth --delegate none",
+        "  pare move method Sailing#surcharge --to Tariff --through static",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfMethod extends ChangeCommand {
+    /** Whether the old place goes on forwarding. */
+    enum Delegate {
+      keep,
+      none
+    }
+
+    /** What the method receives of its old object. */
+    enum Pass {
+      values,
+      owner
+    }
+
+    @Parameters(
+        paramLabel = "TYPE#METHOD",
+        description = "The method, as short as one meaning is left.")
+    private String member;
+
+    @Option(
+        names = "--to",
+        paramLabel = "TYPE",
+        required = true,
+        description = "The class, interface, enum or record that gets it.")
+    private String target;
+
+    @Option(
+        names = "--through",
+        paramLabel = "WAY",
+        description = {
+          "How it reaches its new object: a parameter's or field's name, outer (the object around",
+          "its own), new (a new object for each call), or static (none). Needed where several or",
+          "none are plain."
+        })
+    private String through;
+
+    @Option(
+        names = "--delegate",
+        paramLabel = "keep|none",
+        description = {
+          "Whether a method stays that forwards, or every caller asks the new place. By default",
+          "only private methods leave none."
+        })
+    private Delegate delegate;
+
+    @Option(
+        names = "--pass",
+        paramLabel = "values|owner",
+        description =
+            "What it receives of its old object: by default the values, where they will do.")
+    private Pass pass = Pass.values;
+
+    @Option(names = "--name", paramLabel = "NAME", description = "Its name in the new place.")
+    private String name;
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = "Refusals to overrule, since you know better: maybe-null, reflected.")
+    private List<String> accepted = List.of();
+
+    @Override
+    Preview preview(Session session) {
+      int sharp = member.indexOf('#');
+      if (sharp <= 0 || sharp == member.length() - 1) {
+        throw new UnusableRequest(
+            member + " names no method.", "Name its class, too: 'Sailing#floats'.");
+      }
+      return session.preview(
+          new MoveMethod(
+              member.substring(0, sharp),
+              member.substring(sharp + 1),
+              target,
+              new MoveMethod.Wishes(
+                  Optional.ofNullable(through),
+                  Optional.ofNullable(delegate).map(Delegate.keep::equals),
+                  pass == Pass.owner,
+                  Optional.ofNullable(name),
+                  kinds())));
+    }
+
+    private Set<RefusalKind> kinds() {
+      Set<RefusalKind> kinds = new LinkedHashSet<>();
+      List<String> known = MoveMethod.acceptable().stream().map(RefusalKind::id).toList();
+      for (String word : accepted) {
+        kinds.add(
+            MoveMethod.acceptable().stream()
+                .filter(kind -> kind.id().equals(word.strip()))
+                .findFirst()
+                .orElseThrow(
+                    () ->
+                        new UnusableRequest(
+                            "--accept " + word + " is not something that can be overruled.",
+                            Nearest.advice(
+                                word, known, "There are " + String.join(" and ", known) + "."))));
+      }
+      return kinds;
+    }
+
+    @Override
+    String typed(Preview preview) {
+      return preview.command();
+    }
+  }
+}

@@ -1,0 +1,165 @@
+package paredown.refactor;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.ImportTree;
+import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Unit;
+import paredown.program.Use;
+import paredown.program.UseKind;
+
+/** Lets every caller ask the moved method in its new place. */
+final class CallSites {
+  private final Moving moving;
+  private final Map<String, TypeNames> names;
+  private final List<MemberUses.MemberUse> uses;
+
+  /** Finds the callers, which must see the method where it goes. */
+  CallSites(Moving moving, Map<String, TypeNames> names) {
+    this.moving = moving;
+    this.names = names;
+    OwnerClass.Method method = moving.method();
+    this.uses =
+        moving.delegate()
+            ? List.of()
+            : MemberUses.of(moving.program(), Map.of(method.element(), method.key())).stream()
+                .filter(use -> !moving.owner().holds(method.range(), use))
+                .sorted(Comparator.comparingInt(CallSites::size))
+                .toList();
+    uses.forEach(use -> moving.seenFrom(classAround(use.trees(), use.path())));
+  }
+
+  private static int size(MemberUses.MemberUse use) {
+    Tree call = use.path().getParentPath().getLeaf();
+    return use.trees().end(call) - use.trees().start(call);
+  }
+
+  static TypeElement classAround(UnitTrees trees, TreePath path) {
+    for (TreePath at = path; at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof ClassTree && trees.element(at) instanceof TypeElement type) {
+        return type;
+      }
+    }
+    throw new IllegalStateException("no class around " + path.getLeaf());
+  }
+
+  void collect(EditList edits) {
+    for (MemberUses.MemberUse use : uses) {
+      TypeNames here = names.get(use.file());
+      if (use.access() == MemberUses.Access.REFERENCE) {
+        edits.add(use.file(), reference(use, here));
+      } else if (use.access() == MemberUses.Access.CALL) {
+        new CallSite(moving, here, use, edits).rewrite();
+      } else {
+        throw refused(use, "it is used in a way that is not understood yet");
+      }
+    }
+    for (Unit unit : moving.program().units()) {
+      UnitTrees trees = new UnitTrees(moving.program(), unit);
+      imports(trees, edits);
+      new MovedLinks(moving, names.get(unit.path()), trees).collect(edits);
+    }
+  }
+
+  private Refused refused(MemberUses.MemberUse use, String why) {
+    return Refused.of(
+        RefusalKind.CALL_SHAPE,
+        OwnerClass.signature(moving.method()),
+        why + "; --delegate keep leaves it as it is",
+        use.place());
+  }
+
+  /** A reference to a static method names its new class. */
+  private Replacement reference(MemberUses.MemberUse use, TypeNames here) {
+    MemberReferenceTree tree = (MemberReferenceTree) use.path().getLeaf();
+    boolean plain = moving.method().is(Modifier.STATIC) && moving.becomesStatic();
+    if (!plain) {
+      throw refused(use, "a method reference names it");
+    }
+    Written.Text text = Written.text("");
+    here.write(text, moving.target().element(), classAround(use.trees(), use.path()));
+    text.text("::").name(moving.name(), moving.newKey(), Rewriting.name(use.trees(), use.offset()));
+    return Rewriting.of(
+        use.trees(),
+        use.trees().start(tree),
+        use.trees().end(tree),
+        "the method is in another class now",
+        text.done());
+  }
+
+  /** A static import of the method goes, where nothing else has its name. */
+  private void imports(UnitTrees trees, EditList edits) {
+    OwnerClass.Method method = moving.method();
+    boolean alone =
+        moving.owner().element().getEnclosedElements().stream()
+            .filter(each -> each.getSimpleName().contentEquals(method.name()))
+            .noneMatch(each -> !each.equals(method.element()));
+    for (ImportTree tree : trees.unit().tree().getImports()) {
+      boolean named =
+          tree.isStatic()
+              && tree.getQualifiedIdentifier()
+                  .toString()
+                  .equals(moving.owner().element().getQualifiedName() + "." + method.name());
+      if (named && alone) {
+        int start = trees.source().lineStart(trees.start(tree));
+        int end = trees.source().nextLine(trees.end(tree) - 1);
+        int[] wide = MemberRange.withGap(trees.source(), new int[] {start, end});
+        edits.add(
+            trees.path(),
+            Rewriting.of(trees, wide[0], wide[1], "the method is in another class now"));
+      }
+    }
+  }
+
+  /** Whether an expression cannot be null. */
+  static boolean isNeverNull(UnitTrees trees, TreePath expression) {
+    ExpressionTree tree = (ExpressionTree) expression.getLeaf();
+    if (tree instanceof NewClassTree
+        || tree instanceof IdentifierTree name && name.getName().contentEquals("this")
+        || tree instanceof MemberSelectTree select
+            && select.getIdentifier().contentEquals("this")) {
+      return true;
+    }
+    Element element = trees.element(expression);
+    boolean isType = element instanceof TypeElement;
+    return isType || element != null && isMadeOnce(trees, element);
+  }
+
+  /** Whether a variable is set once, to a new object. */
+  private static boolean isMadeOnce(UnitTrees trees, Element variable) {
+    TreePath path = trees.program().trees().getPath(variable);
+    if (path == null
+        || !(path.getLeaf() instanceof com.sun.source.tree.VariableTree tree)
+        || !(tree.getInitializer() instanceof NewClassTree)) {
+      return false;
+    }
+    boolean isFinal = variable.getModifiers().contains(Modifier.FINAL);
+    boolean local = !variable.getKind().isField();
+    return isFinal || local && !Writes.in(trees, path.getParentPath()).contains(variable);
+  }
+
+  /** The uses of a kind at the place of a method's name. */
+  static List<Use> receiver(MemberUses.MemberUse use) {
+    List<Use> found = new ArrayList<>();
+    use.trees()
+        .program()
+        .uses()
+        .at(use.file(), use.offset(), UseKind.RECEIVER)
+        .ifPresent(found::add);
+    return found;
+  }
+}

@@ -1,0 +1,146 @@
+package paredown.refactor;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import paredown.UnusableRequest;
+import paredown.program.DeclaredType;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.project.SourceFile;
+
+/**
+ * Move method takes a method to another type, which is a parameter's, a field's, around or within
+ * its own, or has no link to it yet.
+ *
+ * <p>Fowler, "Refactoring", second edition, 2018, chapter 8.
+ *
+ * @param type the class, in any form that one class of the project answers to
+ * @param method a name, or a name with parameter types where it is overloaded
+ * @param target the type that gets it, in any form that one type of the project answers to
+ * @param wishes how it is to be done where there is a choice
+ */
+public record MoveMethod(String type, String method, String target, Wishes wishes)
+    implements Refactoring {
+
+  /**
+   * What is wished where there is a choice.
+   *
+   * @param through a parameter's or field's name, {@code outer}, {@code new} or {@code static};
+   *     empty where it is plain
+   * @param delegate whether its old place goes on forwarding; empty where it is private or not
+   *     decides
+   * @param owner whether it receives its whole old object even where values would do
+   * @param name its new name; empty where it keeps the old
+   * @param accepted the kinds of refusal that are accepted
+   */
+  public record Wishes(
+      Optional<String> through,
+      Optional<Boolean> delegate,
+      boolean owner,
+      Optional<String> name,
+      Set<RefusalKind> accepted) {
+    public static final Wishes NONE =
+        new Wishes(Optional.empty(), Optional.empty(), false, Optional.empty(), Set.of());
+
+    public Wishes {
+      accepted = Set.copyOf(accepted);
+    }
+
+    public Wishes through(String word) {
+      return new Wishes(Optional.of(word), delegate, owner, name, accepted);
+    }
+
+    public Wishes delegate(boolean keep) {
+      return new Wishes(through, Optional.of(keep), owner, name, accepted);
+    }
+  }
+
+  @Override
+  public String command() {
+    StringBuilder command = new StringBuilder("pare move method ");
+    command.append(quoted(type + "#" + method)).append(" --to ").append(target);
+    wishes.through().ifPresent(word -> command.append(" --through ").append(word));
+    wishes
+        .delegate()
+        .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
+    command.append(wishes.owner() ? " --pass owner" : "");
+    wishes.name().ifPresent(name -> command.append(" --name ").append(name));
+    for (RefusalKind kind : new TreeSet<>(wishes.accepted())) {
+      command.append(" --accept ").append(kind.id());
+    }
+    return command.toString();
+  }
+
+  private static String quoted(String word) {
+    return word.matches("[\\w.,-]+") ? word : "'" + word + "'";
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    wishes.name().ifPresent(Words::requireMethodName);
+    DeclaredType from = index.type(type);
+    DeclaredType to = index.type(target);
+    if (from.equals(to)) {
+      throw new UnusableRequest(
+          method + " is in " + to.name() + " already.", "Name another type with --to.");
+    }
+    requireEditable(from, sources);
+    requireEditable(to, sources);
+    requireSameSide(from, to, sources);
+    Set<String> home = new TreeSet<>(List.of(from.file(), to.file()));
+    Program program = Program.of(sources, ReadableFiles.withAuxiliaries(home, index));
+    try {
+      Set<String> looked = ReadableFiles.paths(program);
+      while (true) {
+        ReadableFiles.require(program, home);
+        MoveMethodPlan plan =
+            new MoveMethodPlan(
+                this, OwnerClass.of(program, from), OwnerClass.of(program, to), index);
+        Set<String> affected = new TreeSet<>(plan.affected());
+        affected.addAll(looked);
+        affected = ReadableFiles.withAuxiliaries(affected, index);
+        if (affected.equals(looked)) {
+          return new Planned(plan.change(), program);
+        }
+        looked = affected;
+        program.close();
+        program = Program.of(sources, affected);
+      }
+    } catch (RuntimeException e) {
+      program.close();
+      throw e;
+    }
+  }
+
+  private static void requireEditable(DeclaredType type, Sources sources) {
+    SourceFile file = sources.file(type.file()).orElseThrow();
+    if (!SourceIndex.isEditable(file)) {
+      throw Refused.because(RefusalKind.GENERATED, type.name(), file.path());
+    }
+    if (type.keyword().equals("annotation")) {
+      throw Refused.of(
+          RefusalKind.TARGET_ELSEWHERE, type.name(), "it is an annotation", file.path());
+    }
+  }
+
+  /** Code that is shipped does not see the tests, and tests are not shipped. */
+  private void requireSameSide(DeclaredType from, DeclaredType to, Sources sources) {
+    SourceFile.Kind one = sources.file(from.file()).orElseThrow().kind();
+    SourceFile.Kind other = sources.file(to.file()).orElseThrow().kind();
+    if (one != other) {
+      throw Refused.of(
+          RefusalKind.TARGET_ELSEWHERE,
+          method,
+          "one of the two is in the tests and the other is not",
+          to.file());
+    }
+  }
+
+  /** The kinds of refusal that this operation can be told to accept. */
+  public static List<RefusalKind> acceptable() {
+    return List.of(RefusalKind.MAYBE_NULL, RefusalKind.REFLECTED);
+  }
+}

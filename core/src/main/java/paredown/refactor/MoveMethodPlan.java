@@ -1,0 +1,244 @@
+package paredown.refactor;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.UnusableRequest;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.edit.Rendering;
+import paredown.edit.Replacement;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Symbols;
+import paredown.text.Listed;
+import paredown.text.SourceText;
+
+/** Works out what moving a method does to every file, or why it cannot be done. */
+final class MoveMethodPlan {
+  private final MoveMethod arguments;
+  private final OwnerClass owner;
+  private final OwnerClass target;
+  private final SourceIndex index;
+  private final Program program;
+  private final Moving moving;
+  private final MovedChecks checks;
+
+  MoveMethodPlan(MoveMethod arguments, OwnerClass owner, OwnerClass target, SourceIndex index) {
+    this.arguments = arguments;
+    this.owner = owner;
+    this.target = target;
+    this.index = index;
+    this.program = owner.program();
+    OwnerClass.Method method = method();
+    Through through = new ThroughChoice(owner, target, method).of(arguments.wishes().through());
+    this.checks = new MovedChecks(owner, target, method, through, arguments.wishes());
+    checks.require();
+    this.moving =
+        new Moving(
+            owner,
+            target,
+            method,
+            through,
+            MovedCode.of(owner, method, through, target.element(), checks.keepsDelegate()),
+            arguments.wishes(),
+            checks.keepsDelegate());
+    checks.requireTarget(moving);
+  }
+
+  private OwnerClass.Method method() {
+    List<OwnerClass.Method> meant = owner.methods(List.of(arguments.method()));
+    if (meant.size() > 1) {
+      throw new UnusableRequest(
+          "%s has %d methods %s.".formatted(owner.writtenName(), meant.size(), arguments.method()),
+          "Say which: "
+              + Listed.of(
+                  meant.stream()
+                      .map(
+                          each -> "'" + owner.simpleName() + "#" + OwnerClass.signature(each) + "'")
+                      .toList())
+              + ".");
+    }
+    return meant.get(0);
+  }
+
+  /** The files whose meaning the change could touch. */
+  Set<String> affected() {
+    Set<String> affected = new TreeSet<>(List.of(owner.trees().path(), target.trees().path()));
+    Set<String> words = new TreeSet<>(Set.of(moving.name()));
+    words.addAll(moving.widening().names());
+    if (!moving.delegate()) {
+      if (!moving.method().is(Modifier.PRIVATE)) {
+        affected.addAll(index.filesWith(Set.of(moving.method().name())));
+      }
+    }
+    Set<String> family = new TreeSet<>(index.namesOfSubtypes(target.simpleName()));
+    family.addAll(index.namesOfSubtypes(owner.simpleName()));
+    boolean known = checks.targetKnowsName(moving.name());
+    Set<String> holding = index.filesWith(words);
+    if (!known) {
+      holding.retainAll(index.filesWith(family));
+    }
+    affected.addAll(holding);
+    return affected;
+  }
+
+  Change change() {
+    checks.requireFreeName(moving);
+    new ReflectionCheck(owner, Map.of(moving.method().element(), moving.method().key()))
+        .requireUnless(
+            moving.delegate() || arguments.wishes().accepted().contains(RefusalKind.REFLECTED));
+    EditList edits = new EditList();
+    Map<String, TypeNames> names = new HashMap<>();
+    for (var unit : program.units()) {
+      names.put(unit.path(), new TypeNames(new UnitTrees(program, unit), moving::key));
+    }
+    CallSites sites = new CallSites(moving, names);
+    Replacement inserted = new MovedText(moving, names).inserted();
+    edits.add(target.trees().path(), inserted);
+    if (moving.delegate()) {
+      edits.add(owner.trees().path(), new DelegateText(moving, names).replacement());
+    } else {
+      edits.add(owner.trees().path(), leaving());
+      sites.collect(edits);
+    }
+    moving.widening().collect(edits);
+    return assemble(edits, names);
+  }
+
+  private Replacement leaving() {
+    MemberRange range = moving.method().range();
+    int[] wide = MemberRange.withGap(owner.source(), new int[] {range.start(), range.end()});
+    return Replacement.removal(wide[0], wide[1]);
+  }
+
+  private Change assemble(EditList edits, Map<String, TypeNames> names) {
+    java.util.function.Function<String, SourceText> sources =
+        path -> program.unit(path).orElseThrow().source();
+    List<ChangedFile> files = new ArrayList<>();
+    names.forEach((path, each) -> each.imports().forEach(edit -> edits.add(path, edit)));
+    for (Map.Entry<String, List<Replacement>> entry : edits.byFile().entrySet()) {
+      String path = entry.getKey();
+      if (entry.getValue().isEmpty()) {
+        continue;
+      }
+      requireEditable(path);
+      SourceText before = sources.apply(path);
+      ChangedFile draft = Rendering.edited(before, entry.getValue(), sources);
+      List<Replacement> all = new ArrayList<>(entry.getValue());
+      UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+      for (Replacement removal : UnusedImports.removals(trees, draft.after())) {
+        boolean gone =
+            entry.getValue().stream()
+                .anyMatch(edit -> edit.start() < removal.end() && removal.start() < edit.end());
+        if (!gone) {
+          all.add(removal);
+        }
+      }
+      requireEncodable(draft);
+      files.add(Rendering.edited(before, all, sources));
+    }
+    Set<String> affected =
+        program.units().stream().map(unit -> unit.path()).collect(Collectors.toSet());
+    return new Change(summary(), files, became(), becameForSelf(), affected, report());
+  }
+
+  private void requireEncodable(ChangedFile file) {
+    if (!file.after().charset().newEncoder().canEncode(file.after().text())) {
+      throw Refused.of(
+          RefusalKind.GARBLED,
+          OwnerClass.signature(moving.method()),
+          file.path()
+              + " is written in "
+              + file.after().charset()
+              + ", which lacks some of its signs",
+          file.path());
+    }
+  }
+
+  private void requireEditable(String path) {
+    boolean generated = program.sources().file(path).filter(SourceIndex::isEditable).isEmpty();
+    if (generated) {
+      throw Refused.because(RefusalKind.GENERATED, path, path);
+    }
+  }
+
+  private Map<String, String> became() {
+    return moving.delegate() ? Map.of() : Map.of(moving.method().key(), moving.newKey());
+  }
+
+  private Map<String, String> becameForSelf() {
+    Map<String, String> became = new LinkedHashMap<>();
+    became.put(moving.method().key(), moving.newKey());
+    became.put(Symbols.typeKey(owner.binaryName()), moving.newKey());
+    return became;
+  }
+
+  private String summary() {
+    String how =
+        moving.through() instanceof Through.Nothing && !moving.method().is(Modifier.STATIC)
+            ? " as a static method"
+            : moving.through() instanceof Through.Fresh ? ", asked of a new object" : "";
+    String stays = moving.delegate() ? "; %s goes on forwarding".formatted(owner.simpleName()) : "";
+    return "%s of %s moves to %s%s%s."
+        .formatted(
+            OwnerClass.signature(moving.method()),
+            owner.writtenName(),
+            target.writtenName(),
+            how,
+            stays);
+  }
+
+  private Change.Report report() {
+    List<String> api = new ArrayList<>();
+    OwnerClass.Method method = moving.method();
+    boolean visible =
+        (method.is(Modifier.PUBLIC) || method.is(Modifier.PROTECTED)) && isVisible(owner.element());
+    if (visible && !moving.delegate()) {
+      api.add("the method %s#%s goes".formatted(owner.writtenName(), OwnerClass.signature(method)));
+    }
+    List<String> wider = new ArrayList<>();
+    moving.visibilityChange().ifPresent(wider::add);
+    wider.addAll(moving.widening().announced());
+    List<String> delegates = moving.delegate() ? List.of(OwnerClass.signature(method)) : List.of();
+    return new Change.Report(api, wider, delegates, notes());
+  }
+
+  private static boolean isVisible(Element type) {
+    return !(type instanceof TypeElement)
+        || (type.getModifiers().contains(Modifier.PUBLIC)
+                || type.getModifiers().contains(Modifier.PROTECTED))
+            && isVisible(type.getEnclosingElement());
+  }
+
+  private List<String> notes() {
+    List<String> notes = new ArrayList<>();
+    if (!moving.values().isEmpty()) {
+      notes.add(
+          "It receives %s; --pass owner gives it the whole %s instead."
+              .formatted(
+                  Listed.of(moving.values().stream().map(Moving.Value::name).toList()),
+                  owner.simpleName()));
+    }
+    moving
+        .ownerReason()
+        .filter(reason -> !reason.isEmpty())
+        .ifPresent(
+            reason ->
+                notes.add("It receives its %s, since %s.".formatted(owner.simpleName(), reason)));
+    Optional<Boolean> wished = arguments.wishes().delegate();
+    if (moving.delegate() && wished.isEmpty() && checks.needed().isEmpty()) {
+      notes.add("--delegate none moves every caller to the new place instead.");
+    }
+    return notes;
+  }
+}

@@ -1,0 +1,339 @@
+package paredown.refactor;
+
+import com.sun.source.tree.AnnotationTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.util.ElementFilter;
+import paredown.program.Program;
+import paredown.program.Unit;
+import paredown.program.UseKind;
+
+/** What must hold before a method may be moved. */
+final class MovedChecks {
+  private static final Set<String> COPIED =
+      Set.of("Deprecated", "SuppressWarnings", "SafeVarargs", "java.lang.Deprecated");
+  private static final Set<String> CALLED_BY_NAME =
+      Set.of(
+          "main",
+          "readObject",
+          "writeObject",
+          "readResolve",
+          "writeReplace",
+          "readObjectNoData",
+          "finalize");
+
+  private final OwnerClass owner;
+  private final OwnerClass target;
+  private final OwnerClass.Method method;
+  private final Through through;
+  private final MoveMethod.Wishes wishes;
+  private final Program program;
+  private final String subject;
+  private final String place;
+
+  MovedChecks(
+      OwnerClass owner,
+      OwnerClass target,
+      OwnerClass.Method method,
+      Through through,
+      MoveMethod.Wishes wishes) {
+    this.owner = owner;
+    this.target = target;
+    this.method = method;
+    this.through = through;
+    this.wishes = wishes;
+    this.program = owner.program();
+    this.subject = OwnerClass.signature(method);
+    this.place = owner.trees().place(method.tree());
+  }
+
+  /** Whether an annotation goes where the method goes; others stay with the delegate. */
+  static boolean isCopied(AnnotationTree annotation) {
+    return COPIED.contains(annotation.getAnnotationType().toString());
+  }
+
+  void require() {
+    if (method.tree().getBody() == null) {
+      throw Refused.because(RefusalKind.NO_BODY, subject, place);
+    }
+    if (Boolean.FALSE.equals(wishes.delegate().orElse(null))) {
+      needed()
+          .ifPresent(
+              why -> {
+                throw Refused.advising(
+                    RefusalKind.DELEGATE_NEEDED,
+                    "%s cannot leave its old place: %s.".formatted(subject, why),
+                    "Say --delegate keep.",
+                    place);
+              });
+    }
+  }
+
+  /** Whether the old place goes on forwarding. */
+  boolean keepsDelegate() {
+    return wishes.delegate().orElseGet(() -> !method.is(Modifier.PRIVATE) || needed().isPresent());
+  }
+
+  /** Why the old place must stay; empty where it need not. */
+  Optional<String> needed() {
+    if (uses(UseKind.OVERRIDES)) {
+      return Optional.of("it overrides or implements an inherited method");
+    }
+    if (!method.is(Modifier.PRIVATE) && isOverridden()) {
+      return Optional.of("it is overridden in a subclass");
+    }
+    if (method.is(Modifier.SYNCHRONIZED)) {
+      return Optional.of("it locks its old object");
+    }
+    for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
+      if (!isCopied(annotation)) {
+        return Optional.of("@%s may tie it there".formatted(annotation.getAnnotationType()));
+      }
+    }
+    return CALLED_BY_NAME.contains(method.name())
+        ? Optional.of("the platform looks for it by its name")
+        : Optional.empty();
+  }
+
+  private boolean uses(UseKind kind) {
+    return program
+        .uses()
+        .at(owner.trees().path(), owner.trees().names().of(method.tree()), kind)
+        .isPresent();
+  }
+
+  private boolean isOverridden() {
+    return program
+        .uses()
+        .all()
+        .anyMatch(use -> use.kind() == UseKind.OVERRIDES && use.key().contains(method.key()));
+  }
+
+  /** Requires that the target can take the method, and that it is one object all the while. */
+  void requireTarget(Moving moving) {
+    Element type = target.element();
+    if (through instanceof Through.Fresh) {
+      requireFresh();
+    }
+    boolean inner =
+        target.element().getNestingKind() == NestingKind.MEMBER
+            && type.getKind() == ElementKind.CLASS
+            && !type.getModifiers().contains(Modifier.STATIC);
+    if (moving.becomesStatic() && inner && release() < 16) {
+      throw elsewhere("an inner class has no static methods before Java 16");
+    }
+    if (through.variable() != null) {
+      if (!target.element().getTypeParameters().isEmpty()) {
+        throw Refused.because(RefusalKind.TARGET_GENERIC, subject, place);
+      }
+      requireSteady(moving);
+      requireNotNull(moving);
+    }
+  }
+
+  private int release() {
+    return program.sources().file(target.trees().path()).orElseThrow().module().release();
+  }
+
+  private Refused elsewhere(String why) {
+    return Refused.of(
+        RefusalKind.TARGET_ELSEWHERE, subject, why, target.trees().place(target.tree()));
+  }
+
+  private void requireFresh() {
+    Element type = target.element();
+    boolean plain =
+        type.getKind() == ElementKind.CLASS
+            && !type.getModifiers().contains(Modifier.ABSTRACT)
+            && (target.element().getNestingKind() == NestingKind.TOP_LEVEL
+                || type.getModifiers().contains(Modifier.STATIC))
+            && target.element().getTypeParameters().isEmpty();
+    Sight sight = new Sight(owner.element(), program.elements());
+    boolean made =
+        ElementFilter.constructorsIn(type.getEnclosedElements()).stream()
+            .anyMatch(
+                each ->
+                    each.getParameters().isEmpty()
+                        && each.getThrownTypes().isEmpty()
+                        && !sight.hides(each));
+    boolean quiet =
+        target.constructors().stream()
+                .filter(each -> each.element().getParameters().isEmpty())
+                .allMatch(each -> each.tree().getBody().getStatements().size() <= 1)
+            && target.initialisers().isEmpty()
+            && target.element().getSuperclass().toString().equals("java.lang.Object");
+    if (!plain || !made || !quiet) {
+      throw elsewhere("a new object of it cannot be made by the way");
+    }
+  }
+
+  private void requireSteady(Moving moving) {
+    if (through instanceof Through.Parameter parameter) {
+      if (Writes.in(owner.trees(), method.path()).contains(parameter.variable())) {
+        throw Refused.because(RefusalKind.TARGET_CHANGES, subject, place);
+      }
+      return;
+    }
+    SteadyFields steady = new SteadyFields(owner, method, moving.calm());
+    for (MovedCode.Targeted use : moving.code().targeted()) {
+      if (!steady.is(through.variable(), use.path(), use.inner())) {
+        throw Refused.because(
+            RefusalKind.TARGET_CHANGES, subject, owner.trees().place(use.path().getLeaf()));
+      }
+    }
+  }
+
+  private void requireNotNull(Moving moving) {
+    if (wishes.accepted().contains(RefusalKind.MAYBE_NULL) || isMadeAtOnce()) {
+      return;
+    }
+    VariableElement variable = through.variable();
+    boolean certain =
+        Dereference.isCertain(
+            owner.trees(),
+            new TreePath(method.path(), method.tree().getBody()),
+            path -> isVariable(path, variable));
+    if (!certain) {
+      throw Refused.advising(
+          RefusalKind.MAYBE_NULL,
+          "%s could be called where %s is null: it does not always ask it for something."
+              .formatted(subject, through.word()),
+          "If that never happens, say --accept maybe-null.",
+          place);
+    }
+  }
+
+  private boolean isVariable(TreePath path, VariableElement variable) {
+    return moving(path) && variable.equals(owner.trees().element(path));
+  }
+
+  private static boolean moving(TreePath path) {
+    return path.getLeaf() instanceof IdentifierTree
+        || path.getLeaf() instanceof com.sun.source.tree.MemberSelectTree select
+            && select.getExpression() instanceof IdentifierTree self
+            && self.getName().contentEquals("this");
+  }
+
+  /** Whether the target is a final field that is made where it is declared. */
+  private boolean isMadeAtOnce() {
+    return owner.fields().stream()
+        .filter(field -> field.element().equals(through.variable()))
+        .anyMatch(
+            field ->
+                field.is(Modifier.FINAL)
+                    && ((VariableTree) field.tree()).getInitializer() instanceof NewClassTree);
+  }
+
+  /** Whether the target has a method of a name already, inherited or its own. */
+  boolean targetKnowsName(String name) {
+    return methods(target.element()).stream()
+        .anyMatch(each -> each.getSimpleName().contentEquals(name));
+  }
+
+  private List<ExecutableElement> methods(TypeElement type) {
+    return ElementFilter.methodsIn(program.elements().getAllMembers(type));
+  }
+
+  /** Refuses where another method would be overridden, hidden or chosen instead. */
+  void requireFreeName(Moving moving) {
+    for (ExecutableElement each : methods(target.element())) {
+      requireOther(moving, each);
+    }
+    TypeElement object = program.elements().getTypeElement("java.lang.Object");
+    methods(object).forEach(each -> requireOther(moving, each));
+    for (Unit unit : program.units()) {
+      new TreePathScanner<Void, Void>() {
+        @Override
+        public Void visitClass(ClassTree tree, Void unused) {
+          Element type = program.trees().getElement(getCurrentPath());
+          boolean below =
+              type instanceof TypeElement element
+                  && (element.equals(target.element())
+                      || program.supertypes(element).contains(target.element()));
+          if (below) {
+            ElementFilter.methodsIn(type.getEnclosedElements())
+                .forEach(each -> requireOther(moving, each));
+            requireNotHiding(moving, unit, getCurrentPath());
+          }
+          return super.visitClass(tree, null);
+        }
+      }.scan(unit.tree(), null);
+    }
+  }
+
+  private void requireOther(Moving moving, ExecutableElement other) {
+    int count = moving.kept().size() + moving.values().size() + (moving.passesOwner() ? 1 : 0);
+    boolean alike =
+        other.getSimpleName().contentEquals(moving.name())
+            && !other.equals(method.element())
+            && (other.getParameters().size() == count
+                || other.isVarArgs()
+                || method.element().isVarArgs());
+    if (alike) {
+      throw taken(moving, other.getEnclosingElement().getSimpleName() + " has one of that name");
+    }
+    boolean itself = other.equals(method.element());
+    if (itself && count == method.element().getParameters().size()) {
+      throw taken(moving, "it has the method by inheritance");
+    }
+  }
+
+  private Refused taken(Moving moving, String why) {
+    return Refused.advising(
+        RefusalKind.NAME_TAKEN,
+        "%s cannot be named %s in %s: %s."
+            .formatted(subject, moving.name(), target.simpleName(), why),
+        "Choose another with --name.",
+        target.trees().place(target.tree()));
+  }
+
+  /** Calls of a method around the target, or imported, would mean the new one. */
+  private void requireNotHiding(Moving moving, Unit unit, TreePath type) {
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
+        if (tree.getMethodSelect() instanceof IdentifierTree name
+            && name.getName().contentEquals(moving.name())) {
+          Element called =
+              program.trees().getElement(new TreePath(getCurrentPath(), tree.getMethodSelect()));
+          boolean own =
+              called == null
+                  || called.equals(method.element()) && !moving.delegate()
+                  || methods(target.element()).contains(called)
+                  || isCarried(unit, getCurrentPath());
+          if (!own && isOutside(called, type)) {
+            throw taken(moving, "code in it calls another method by that name");
+          }
+        }
+        return super.visitMethodInvocation(tree, null);
+      }
+    }.scan(type, null);
+  }
+
+  private boolean isOutside(Element called, TreePath type) {
+    TypeElement below = (TypeElement) program.trees().getElement(type);
+    return !methods(below).contains(called);
+  }
+
+  private boolean isCarried(Unit unit, TreePath call) {
+    long start = program.trees().getSourcePositions().getStartPosition(unit.tree(), call.getLeaf());
+    return unit.path().equals(owner.trees().path())
+        && method.range().declaration() <= start
+        && start < method.range().declarationEnd();
+  }
+}

@@ -1,0 +1,140 @@
+package paredown.refactor;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ModifiersTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Unit;
+
+/** The declarations that a change makes more visible, each only as far as it needs. */
+final class Widening {
+  private final Program program;
+  private final Map<Element, Boolean> widened = new LinkedHashMap<>();
+
+  Widening(Program program) {
+    this.program = program;
+  }
+
+  /**
+   * Makes an element visible from a class.
+   *
+   * @param subject what needs it, for the refusal
+   * @throws Refused where its declaration cannot be edited
+   */
+  void open(Element element, Sight sight, String subject, String place) {
+    for (Element closed : sight.closed(element)) {
+      if (!isEditable(closed)) {
+        throw Refused.of(
+            RefusalKind.HIDDEN_FROM_OUTSIDE, subject, name(closed) + " cannot be seen", place);
+      }
+      widened.merge(closed, !sight.isNear(closed), Boolean::logicalOr);
+    }
+  }
+
+  private boolean isEditable(Element element) {
+    TreePath path = program.trees().getPath(element);
+    boolean declared =
+        path != null
+            && unit(path).isPresent()
+            && program
+                .sources()
+                .file(unit(path).get().path())
+                .filter(SourceIndex::isEditable)
+                .isPresent();
+    boolean overridden =
+        element.getKind() == ElementKind.METHOD
+            && element.getModifiers().contains(Modifier.PROTECTED);
+    return declared
+        && !overridden
+        && new UnitTrees(program, unit(path).get()).end(path.getLeaf()) >= 0;
+  }
+
+  private Optional<Unit> unit(TreePath path) {
+    return program.units().stream()
+        .filter(unit -> unit.tree() == path.getCompilationUnit())
+        .findFirst();
+  }
+
+  private static String name(Element element) {
+    return element instanceof TypeElement type
+        ? type.getSimpleName().toString()
+        : element.getEnclosingElement().getSimpleName() + "#" + element.getSimpleName();
+  }
+
+  /** The simple names of what becomes visible. */
+  Set<String> names() {
+    return widened.keySet().stream()
+        .filter(element -> element.getKind() != ElementKind.CONSTRUCTOR)
+        .map(element -> element.getSimpleName().toString())
+        .collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  /** What is announced: {@code Sailing#fare: private -> package}. */
+  List<String> announced() {
+    List<String> announced = new ArrayList<>();
+    widened.forEach(
+        (element, toPublic) -> {
+          String from = word(element).orElse("package");
+          announced.add(
+              "%s: %s -> %s".formatted(name(element), from, toPublic ? "public" : "package"));
+        });
+    return announced;
+  }
+
+  private static Optional<String> word(Element element) {
+    return element.getModifiers().stream()
+        .map(Modifier::toString)
+        .filter(Set.of("private", "protected", "public")::contains)
+        .findFirst();
+  }
+
+  void collect(EditList edits) {
+    widened.forEach((element, toPublic) -> edits.add(file(element), edit(element, toPublic)));
+  }
+
+  private String file(Element element) {
+    return unit(program.trees().getPath(element)).orElseThrow().path();
+  }
+
+  private Replacement edit(Element element, boolean toPublic) {
+    TreePath path = program.trees().getPath(element);
+    UnitTrees trees = new UnitTrees(program, unit(path).orElseThrow());
+    Tree tree = path.getLeaf();
+    MemberRange range = MemberRange.of(trees.source(), trees.start(tree), trees.end(tree));
+    Optional<String> present = word(element);
+    if (present.isPresent()) {
+      return toPublic
+          ? Modifiers.replace(trees.source(), range, present.get(), "public").orElseThrow()
+          : Modifiers.remove(trees.source(), range, present.get()).orElseThrow();
+    }
+    int behind = Modifiers.behindAnnotations(trees, modifiers(tree), range.declaration());
+    return Replacement.of(behind, behind, Written.plain("public "));
+  }
+
+  private static ModifiersTree modifiers(Tree tree) {
+    if (tree instanceof MethodTree method) {
+      return method.getModifiers();
+    }
+    return tree instanceof ClassTree type
+        ? type.getModifiers()
+        : ((VariableTree) tree).getModifiers();
+  }
+}
