@@ -1,9 +1,12 @@
 package paredown.bench;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.Predicate;
 import paredown.facts.Facts;
+import paredown.refactor.Refactoring;
+import paredown.refactor.Refused;
 
 /** Sites enumerate where in a library an operation could apply. */
 interface Sites {
@@ -15,4 +18,9 @@ interface Sites {
    * @param isMain tells the files that are no tests
    */
   List<Site> in(Facts facts, Predicate<String> isMain, Random random);
+
+  /** What a user would try where something was refused; empty where nothing else is near. */
+  default Optional<Refactoring> instead(Refactoring operation, Refused refused) {
+    return Optional.empty();
+  }
 }

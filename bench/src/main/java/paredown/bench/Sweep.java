@@ -14,6 +14,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Queue;
 import java.util.Random;
 import java.util.Set;
@@ -48,6 +49,7 @@ public final class Sweep {
   private static final long SEED = 20261123L;
   private static final Map<String, Sites> OPERATIONS = Map.of("move-method", new MoveMethodSites());
 
+  private final Sites sites;
   private final Path library;
   private final Path notes;
   private final int every;
@@ -56,7 +58,8 @@ public final class Sweep {
   private final DiskTrial disk;
   private int applied;
 
-  private Sweep(Path library, Path notes, int every) {
+  private Sweep(Sites sites, Path library, Path notes, int every) {
+    this.sites = sites;
     this.library = library;
     this.notes = notes;
     this.every = every;
@@ -69,18 +72,18 @@ public final class Sweep {
   public static void main(String[] arguments) throws Exception {
     Sweep sweep =
         new Sweep(
+            OPERATIONS.get(arguments[0]),
             Path.of(arguments[1]),
             Path.of(arguments[2]),
             arguments.length > 4 ? Integer.parseInt(arguments[4]) : 0);
-    Sites sites = OPERATIONS.get(arguments[0]);
     if (arguments.length > 5) {
-      sweep.show(sites, arguments[5]);
+      sweep.show(arguments[5]);
       return;
     }
-    System.exit(sweep.run(sites, Integer.parseInt(arguments[3])) ? 0 : 1);
+    System.exit(sweep.run(Integer.parseInt(arguments[3])) ? 0 : 1);
   }
 
-  private List<Site> all(Sites sites) {
+  private List<Site> all() {
     Random random = new Random(SEED);
     List<String> files = new ArrayList<>(sources.paths(SourceFile.Kind.MAIN));
     files.addAll(sources.paths(SourceFile.Kind.TEST));
@@ -120,13 +123,13 @@ public final class Sweep {
     return notes.resolve("results.tsv");
   }
 
-  private boolean run(Sites sites, int number) throws IOException, InterruptedException {
+  private boolean run(int number) throws IOException, InterruptedException {
     Files.createDirectories(notes);
     Set<String> done = new HashSet<>();
     if (Files.exists(results())) {
       Files.readAllLines(results()).forEach(line -> done.add(line.split("\t")[0]));
     }
-    List<Site> all = all(sites);
+    List<Site> all = all();
     List<Site> chosen = inTurns(all, number);
     ExecutorService threads = Executors.newFixedThreadPool(2);
     for (Site site : chosen) {
@@ -139,8 +142,8 @@ public final class Sweep {
     return new SweepSummary(library.getFileName().toString(), all.size(), results()).print();
   }
 
-  private void show(Sites sites, String id) {
-    for (Site site : all(sites)) {
+  private void show(String id) {
+    for (Site site : all()) {
       if (site.id().equals(id)) {
         System.out.println(site.operation().command());
         try (Refactoring.Planned plan = site.operation().plan(sources, index)) {
@@ -158,11 +161,10 @@ public final class Sweep {
   private void attempt(Site site) {
     long start = System.nanoTime();
     Map<String, String> note = new LinkedHashMap<>();
+    note.put("command", site.operation().command());
     String outcome;
-    try (Refactoring.Planned plan = site.operation().plan(sources, index)) {
-      Verdict verdict = Gates.check(plan.program(), plan.change());
-      note.put("files", String.valueOf(plan.change().files().size()));
-      outcome = judged(site, plan, verdict);
+    try {
+      outcome = attempt(site, site.operation(), note);
     } catch (Refused refused) {
       String mark = refused.kind().mark() == RefusalKind.Mark.UNSAFE ? "unsafe" : "not yet";
       outcome = "refused " + mark + " " + refused.kind().id();
@@ -178,7 +180,22 @@ public final class Sweep {
     write(site, outcome, millis, note);
   }
 
-  private String judged(Site site, Refactoring.Planned plan, Verdict verdict) {
+  private String attempt(Site site, Refactoring operation, Map<String, String> note) {
+    try (Refactoring.Planned plan = operation.plan(sources, index)) {
+      note.put("files", String.valueOf(plan.change().files().size()));
+      note.put("command", operation.command());
+      return judged(site, operation, plan, Gates.check(plan.program(), plan.change()));
+    } catch (Refused refused) {
+      Optional<Refactoring> instead = sites.instead(operation, refused);
+      if (instead.isEmpty()) {
+        throw refused;
+      }
+      return attempt(site, instead.get(), note);
+    }
+  }
+
+  private String judged(
+      Site site, Refactoring operation, Refactoring.Planned plan, Verdict verdict) {
     if (!verdict.passed()) {
       keep(site, String.join("\n", verdict.errors()) + "\n" + String.join("\n", verdict.breaks()));
       return verdict.errors().isEmpty() ? "FAILED binding" : "FAILED compile";
@@ -189,7 +206,7 @@ public final class Sweep {
       onDisk = every > 0 && applied % every == 0;
     }
     if (onDisk) {
-      String said = disk.attempt(site.operation(), plan.change());
+      String said = disk.attempt(operation, plan.change());
       if (!said.isEmpty()) {
         keep(site, said);
         return "FAILED " + said.lines().findFirst().orElse("");
@@ -227,7 +244,7 @@ public final class Sweep {
             note.getOrDefault("files", "0"),
             String.valueOf(site.callers().size()),
             String.valueOf(site.callers().stream().anyMatch(this::isTest)),
-            site.operation().command(),
+            note.get("command"),
             note.getOrDefault("why", "").replace('\n', ' ').replace('\t', ' '));
     try {
       Files.writeString(

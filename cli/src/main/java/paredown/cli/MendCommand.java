@@ -24,7 +24,10 @@ final class MendCommand extends ChangeCommand {
   @Parameters(paramLabel = "REMEDY", description = "The id of a remedy, as pare why shows it.")
   private String remedy;
 
-  @Option(names = "--name", paramLabel = "NAME", description = "The name of the new class.")
+  @Option(
+      names = "--name",
+      paramLabel = "NAME",
+      description = "The name of the new class, or of the method where it goes.")
   private String name;
 
   @Override
@@ -34,6 +37,10 @@ final class MendCommand extends ChangeCommand {
 
   @Override
   String typed(Preview preview) {
-    return "pare mend " + remedy + " --name " + ((ExtractClass) preview.refactoring()).name();
+    String given = name;
+    if (preview.refactoring() instanceof ExtractClass extraction) {
+      given = extraction.name();
+    }
+    return "pare mend " + remedy + (given == null ? "" : " --name " + given);
   }
 }

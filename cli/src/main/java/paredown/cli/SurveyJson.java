@@ -3,7 +3,6 @@ package paredown.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import paredown.remedy.Candidate;
-import paredown.remedy.Cure;
 import paredown.session.Survey;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
@@ -32,7 +31,7 @@ final class SurveyJson {
             .addObject()
             .put("id", candidate.id())
             .put("command", candidate.cure().command())
-            .put("there", candidate.cure() instanceof Cure.Extract);
+            .put("there", candidate.cure().isThere());
       }
     }
     Json.texts(answer, "accepted", survey.accepted().stream().map(Finding::id).toList());

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import paredown.refactor.ExtractClass;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;
@@ -151,11 +152,15 @@ final class WhyText {
     for (Remedy remedy : found) {
       text.append('\n');
       text.append(
-          "%s extract class %s (choose the name with --name)%n"
+          "%s %s (choose %s name with --name)%n"
               .formatted(
-                  terminal.bold("Remedy " + remedy.shortId() + ":"), remedy.refactoring().name()));
-      wrapped("fields", remedy.refactoring().fields(), text);
-      wrapped("methods", remedy.refactoring().methods(), text);
+                  terminal.bold("Remedy " + remedy.shortId() + ":"),
+                  remedy.refactoring().says(),
+                  remedy.refactoring() instanceof ExtractClass ? "the" : "another"));
+      if (remedy.refactoring() instanceof ExtractClass extraction) {
+        wrapped("fields", extraction.fields(), text);
+        wrapped("methods", extraction.methods(), text);
+      }
       text.append("  %s: %s%n".formatted(finding.shortType(), effect(remedy.effect())));
       price(remedy.effect(), text);
     }

@@ -37,6 +37,11 @@ public record ExtractClass(String type, List<String> fields, List<String> method
         .formatted(quoted(type), String.join(",", fields), members, name);
   }
 
+  @Override
+  public String says() {
+    return "extract class " + name;
+  }
+
   private static String quoted(String word) {
     return word.matches("[\\w.,-]+") ? word : "'" + word + "'";
   }

@@ -74,6 +74,24 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
     return command.toString();
   }
 
+  /** The same under another name in the new place. */
+  public MoveMethod named(String name) {
+    Wishes under =
+        new Wishes(
+            wishes.through(),
+            wishes.delegate(),
+            wishes.owner(),
+            Optional.of(name),
+            wishes.accepted());
+    return new MoveMethod(type, method, target, under);
+  }
+
+  @Override
+  public String says() {
+    String simple = target.substring(target.lastIndexOf('.') + 1);
+    return "move method %s to %s".formatted(method, simple);
+  }
+
   private static String quoted(String word) {
     return word.matches("[\\w.,-]+") ? word : "'" + word + "'";
   }

@@ -18,6 +18,9 @@ public sealed interface Refactoring permits ExtractClass, MoveMethod {
   /** The command that asks for it, as it is typed, without {@code --apply}. */
   String command();
 
+  /** What it does, in words: {@code extract class Passage}. */
+  String says();
+
   /** What was planned, and the program it was planned on, which the gates compare with. */
   record Planned(Change change, paredown.program.Program program) implements AutoCloseable {
     @Override

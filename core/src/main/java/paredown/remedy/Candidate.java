@@ -36,6 +36,9 @@ public record Candidate(String finding, Cure cure) {
       return new Candidate(
           finding, new Cure.Extract(new ExtractClass(as.type(), as.fields(), as.methods(), name)));
     }
+    if (cure instanceof Cure.Move move) {
+      return new Candidate(finding, new Cure.Move(move.refactoring().named(name), move.effect()));
+    }
     return this;
   }
 }

@@ -10,6 +10,7 @@ import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.ExtractClass;
+import paredown.refactor.MoveMethod;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.text.NameWords;
@@ -113,14 +114,14 @@ public final class Candidates {
     int own = figure("ownShare").map(share -> ownUsed(signature)).orElse(0);
     List<String> price =
         own == 0 ? List.of() : List.of(own == 1 ? "1 parameter more" : own + " parameters more");
-    return byHand(
-        "pare move method '%s#%s' --to %s".formatted(type.name(), signature, target),
-        "move method %s to %s".formatted(signature, Finding.shortName(target)),
+    Effect effect =
         new Effect(
             List.of(
                 new Effect.Figure(
                     "foreign data it uses", figure("data").orElseThrow().value(), own)),
-            price));
+            price);
+    MoveMethod move = new MoveMethod(type.name(), signature, target, MoveMethod.Wishes.NONE);
+    return new Candidate(finding.id(), new Cure.Move(move, effect));
   }
 
   private int ownUsed(String signature) {

@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import paredown.refactor.ExtractClass;
+import paredown.refactor.MoveMethod;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
 public sealed interface Cure {
@@ -8,8 +9,25 @@ public sealed interface Cure {
   /** The command that asks for it, as it is typed. */
   String command();
 
+  /** Whether Pare Down can do it. */
+  default boolean isThere() {
+    return !(this instanceof ByHand);
+  }
+
   /** An extraction of a class, which can be done. */
   record Extract(ExtractClass refactoring) implements Cure {
+    @Override
+    public String command() {
+      return refactoring.command();
+    }
+  }
+
+  /**
+   * A move of a method, which can be done.
+   *
+   * @param effect measured on the facts
+   */
+  record Move(MoveMethod refactoring, Effect effect) implements Cure {
     @Override
     public String command() {
       return refactoring.command();

@@ -41,12 +41,12 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
     List<Candidate> byHand = new ArrayList<>();
     List<String> dropped = new ArrayList<>();
     for (Candidate candidate : candidates) {
-      if (!(candidate.cure() instanceof Cure.Extract extract)) {
+      if (!candidate.cure().isThere()) {
         byHand.add(candidate);
         continue;
       }
       try {
-        Remedy remedy = planProposed(candidate, extract, facts, sources, index);
+        Remedy remedy = planProposed(candidate, facts, sources, index);
         if (remedy.verdict().passed()) {
           found.add(remedy);
         } else {
@@ -102,9 +102,26 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
     if (candidate.cure() instanceof Cure.Extract extract) {
       return plan(candidate, extract.refactoring(), facts, sources, index);
     }
+    if (candidate.cure() instanceof Cure.Move move) {
+      return plan(candidate, move, sources, index);
+    }
     throw new UnusableRequest(
         "To %s is not there yet.".formatted(((Cure.ByHand) candidate.cure()).says()),
         "Do it by hand, or live with it; the command will be: " + candidate.cure().command());
+  }
+
+  private static Remedy plan(
+      Candidate candidate, Cure.Move move, Sources sources, SourceIndex index) {
+    try (Refactoring.Planned planned = move.refactoring().plan(sources, index)) {
+      List<String> price = new ArrayList<>(move.effect().price());
+      price.addAll(price(planned.change(), 2));
+      return new Remedy(
+          candidate.id(),
+          move.refactoring(),
+          new Effect(move.effect().figures(), price),
+          planned.change(),
+          Gates.check(planned.program(), planned.change()));
+    }
   }
 
   /** Plans an extraction. A method that cannot come along stays, and so do those that call it. */
@@ -180,13 +197,18 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
             new Effect.Figure("fields", fields, fields - refactoring.fields().size() + 1),
             new Effect.Figure("methods with logic", logic, logic - refactoring.methods().size()),
             new Effect.Figure("ways through its methods", branches, branches - movedBranches));
-    return new Effect(figures, price(change));
+    return new Effect(figures, price(change, 1));
   }
 
-  private static List<String> price(Change change) {
+  /**
+   * The price of a change.
+   *
+   * @param meant how many files that are there already are meant to change
+   */
+  private static List<String> price(Change change, int meant) {
     List<String> price = new ArrayList<>();
     Change.Report report = change.report();
-    int others = (int) change.files().stream().filter(file -> !file.isNew()).count() - 1;
+    int others = (int) change.files().stream().filter(file -> !file.isNew()).count() - meant;
     add(price, report.delegates().size(), "delegate", "delegates");
     add(price, report.wider().size(), "member more visible", "members more visible");
     add(price, report.api().size(), "change of the API", "changes of the API");

@@ -2,7 +2,7 @@ package paredown.remedy;
 
 import paredown.edit.Change;
 import paredown.gate.Verdict;
-import paredown.refactor.ExtractClass;
+import paredown.refactor.Refactoring;
 
 /**
  * A remedy is a candidate that was planned on the program and not refused, with its effect.
@@ -10,7 +10,7 @@ import paredown.refactor.ExtractClass;
  * @param verdict what the first two gates say of its change
  */
 public record Remedy(
-    String id, ExtractClass refactoring, Effect effect, Change change, Verdict verdict) {
+    String id, Refactoring refactoring, Effect effect, Change change, Verdict verdict) {
 
   /** The part of its id that tells it from the finding's other remedies. */
   public String shortId() {

@@ -2,6 +2,7 @@ package paredown.cli.page;
 
 import java.util.ArrayList;
 import java.util.List;
+import paredown.refactor.ExtractClass;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;
@@ -19,11 +20,14 @@ public record RemedyText(
   static List<RemedyText> of(Explanation explanation) {
     List<RemedyText> all = new ArrayList<>();
     for (Remedy remedy : explanation.remedies().found()) {
-      List<String> members = new ArrayList<>(remedy.refactoring().fields());
-      members.addAll(remedy.refactoring().methods());
+      List<String> members = new ArrayList<>();
+      if (remedy.refactoring() instanceof ExtractClass extraction) {
+        members.addAll(extraction.fields());
+        members.addAll(extraction.methods());
+      }
       all.add(
           new RemedyText(
-              "extract class " + remedy.refactoring().name(),
+              remedy.refactoring().says(),
               members,
               remedy.effect(),
               "pare mend " + remedy.id(),

@@ -1,0 +1,89 @@
+package paredown.bench;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Predicate;
+import paredown.facts.Facts;
+import paredown.facts.FieldFact;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.refactor.ExtractClass;
+import paredown.refactor.Refactoring;
+import paredown.refactor.Refused;
+import paredown.remedy.MovableMethods;
+
+/**
+ * For every class of a library that has two fields of its own, sets of one to three of them drawn
+ * by lot, alone, and once more with the methods that use nothing else.
+ */
+final class ExtractClassSites implements Sites {
+  private static final int SETS = 6;
+  private static final String NAME = "ExtractedPart";
+
+  @Override
+  public List<Site> in(Facts facts, Predicate<String> isMain, Random random) {
+    Callers callers = new Callers(facts);
+    List<Site> sites = new ArrayList<>();
+    for (TypeFact type : facts.types()) {
+      boolean divisible =
+          type.kind() == TypeFact.Kind.CLASS
+              && isMain.test(type.range().file())
+              && type.instanceFields().size() >= 2;
+      if (divisible) {
+        sets(type, random).forEach(fields -> add(type, fields, callers, sites));
+      }
+    }
+    return sites;
+  }
+
+  private static Set<List<String>> sets(TypeFact type, Random random) {
+    List<String> all =
+        new ArrayList<>(type.instanceFields().stream().map(FieldFact::name).toList());
+    Set<List<String>> sets = new HashSet<>();
+    for (int i = 0; i < Math.min(SETS, 2 * all.size()); i++) {
+      Collections.shuffle(all, random);
+      int size = 1 + random.nextInt(Math.min(3, all.size() - 1));
+      sets.add(List.copyOf(new TreeSet<>(all.subList(0, size))));
+    }
+    return new java.util.LinkedHashSet<>(
+        sets.stream().sorted((a, b) -> a.toString().compareTo(b.toString())).toList());
+  }
+
+  private static void add(TypeFact type, List<String> fields, Callers callers, List<Site> sites) {
+    List<String> methods =
+        MovableMethods.of(type, new HashSet<>(fields)).stream().map(MethodFact::signature).toList();
+    Set<String> elsewhere = new TreeSet<>();
+    fields.forEach(field -> elsewhere.addAll(callers.of(type, field)));
+    sites.add(
+        new Site(
+            "fields",
+            new ExtractClass(type.name(), fields, List.of(), NAME),
+            Set.copyOf(elsewhere)));
+    if (!methods.isEmpty()) {
+      methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
+      sites.add(
+          new Site(
+              "with methods", new ExtractClass(type.name(), fields, methods, NAME), elsewhere));
+    }
+  }
+
+  /** A method that cannot come along is left where it is. */
+  @Override
+  public Optional<Refactoring> instead(Refactoring operation, Refused refused) {
+    ExtractClass extraction = (ExtractClass) operation;
+    List<String> others =
+        extraction.methods().stream()
+            .filter(each -> !each.replace(" ", "").equals(refused.subject().replace(" ", "")))
+            .toList();
+    return others.isEmpty() || others.size() == extraction.methods().size()
+        ? Optional.empty()
+        : Optional.of(
+            new ExtractClass(extraction.type(), extraction.fields(), others, extraction.name()));
+  }
+}
