@@ -47,7 +47,8 @@ import paredown.refactor.Refused;
  */
 public final class Sweep {
   private static final long SEED = 20261123L;
-  private static final Map<String, Sites> OPERATIONS = Map.of("move-method", new MoveMethodSites());
+  private static final Map<String, Sites> OPERATIONS =
+      Map.of("move-method", new MoveMethodSites(), "extract-class", new ExtractClassSites());
 
   private final Sites sites;
   private final Path library;

@@ -105,7 +105,8 @@ final class MoveCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = "Refusals to overrule, since you know better: maybe-null, reflected.")
+        description =
+            "Refusals to overrule, since you know better: maybe-null, reflected, started-earlier.")
     private List<String> accepted = List.of();
 
     @Override

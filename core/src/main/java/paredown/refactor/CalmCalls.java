@@ -77,6 +77,7 @@ final class CalmCalls {
     }
     return ElementFilter.fieldsIn(method.getEnclosingElement().getEnclosedElements()).stream()
         .filter(field -> spells(returned.getExpression(), field.getSimpleName().toString()))
+        .filter(field -> program.types().isSameType(field.asType(), method.getReturnType()))
         .findFirst();
   }
 

@@ -2,11 +2,11 @@ package paredown.refactor;
 
 import com.sun.source.doctree.ReferenceTree;
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.DocTreePath;
 import com.sun.source.util.DocTreePathScanner;
@@ -21,8 +21,6 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.type.TypeKind;
-import javax.lang.model.type.TypeMirror;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Symbols;
@@ -36,9 +34,9 @@ import paredown.program.UseKind;
 final class CarriedCode {
   private final OwnerClass owner;
   private final Map<Element, String> moved;
-  private final PackageView view;
+  private final Sight sight;
   private final List<Replacement> edits = new ArrayList<>();
-  private final Set<Element> widened = new LinkedHashSet<>();
+  private final Widening widening;
   private final Set<String> simpleNames = new LinkedHashSet<>();
   private final Set<TypeElement> nestedTypes = new LinkedHashSet<>();
 
@@ -48,7 +46,8 @@ final class CarriedCode {
   CarriedCode(OwnerClass owner, Map<Element, String> moved) {
     this.owner = owner;
     this.moved = moved;
-    this.view = new PackageView(owner);
+    this.sight = Sight.beside(owner.element(), owner.program().elements());
+    this.widening = new Widening(owner.program());
   }
 
   /** What has to be said differently in the new place. */
@@ -56,9 +55,9 @@ final class CarriedCode {
     return edits;
   }
 
-  /** Static members of the owner that must be visible from outside it now. */
-  Set<Element> widened() {
-    return widened;
+  /** What must be visible from outside the owner now. */
+  Widening widening() {
+    return widening;
   }
 
   /** The names that stand alone, for which the new file may need imports. */
@@ -79,7 +78,12 @@ final class CarriedCode {
 
   /** Looks through a method; its Javadoc comment comes along only where no delegate keeps it. */
   void carry(OwnerClass.Method method, boolean withDocs) {
-    new Scan(OwnerClass.signature(method)).scan(method.path(), null);
+    Scan scan = new Scan(OwnerClass.signature(method));
+    if (!withDocs && Fluent.is(owner, method)) {
+      scan.fluent = true;
+      edits.addAll(Fluent.edits(owner, method));
+    }
+    scan.scan(method.path(), null);
     if (withDocs) {
       docs(method.path());
     }
@@ -141,6 +145,7 @@ final class CarriedCode {
   private final class Scan extends TreePathScanner<Void, Void> {
     private final String subject;
     private final Set<Element> own = new LinkedHashSet<>();
+    private boolean fluent;
 
     Scan(String subject) {
       this.subject = subject;
@@ -148,27 +153,6 @@ final class CarriedCode {
 
     private Refused refused(RefusalKind kind, Tree tree) {
       return Refused.because(kind, subject, owner.trees().place(tree));
-    }
-
-    @Override
-    public Void scan(Tree tree, Void unused) {
-      if (tree instanceof ExpressionTree && owner.trees().end(tree) >= 0) {
-        requireVisibleType(tree);
-      }
-      return super.scan(tree, unused);
-    }
-
-    private void requireVisibleType(Tree tree) {
-      TreePath parent = getCurrentPath();
-      TypeMirror type =
-          parent == null ? null : owner.program().trees().getTypeMirror(new TreePath(parent, tree));
-      if (type != null
-          && type.getKind() == TypeKind.DECLARED
-          && owner.program().types().asElement(type) instanceof TypeElement element
-          && !own.contains(element)
-          && view.hides(element)) {
-        throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
-      }
     }
 
     @Override
@@ -196,7 +180,8 @@ final class CarriedCode {
           element != null
               && element.getEnclosingElement() instanceof TypeElement type
               && type.equals(owner.element());
-      if (!owners) {
+      boolean given = fluent && getCurrentPath().getParentPath().getLeaf() instanceof ReturnTree;
+      if (!owners || given) {
         return;
       }
       boolean movedMember =
@@ -248,15 +233,26 @@ final class CarriedCode {
       if (isWithin(type)) {
         return;
       }
-      if (view.hides(type)) {
-        throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
-      }
+      requireVisible(type, tree);
       if (type.getEnclosingElement() instanceof TypeElement) {
         nestedTypes.add(type);
       }
     }
 
+    /** A fluent method gives nothing in the new class, which its callers there could miss. */
+    private void requireNotFluent(Tree tree, Element element) {
+      boolean called =
+          owner.methods().stream()
+              .anyMatch(each -> each.element().equals(element) && Fluent.is(owner, each));
+      if (called) {
+        throw refused(RefusalKind.NEEDS_OWNER, tree);
+      }
+    }
+
     private void member(IdentifierTree tree, Element element) {
+      if (moved.containsKey(element)) {
+        requireNotFluent(tree, element);
+      }
       if (moved.containsKey(element) || isWithin(element)) {
         return;
       }
@@ -354,6 +350,7 @@ final class CarriedCode {
           if (!ofThis) {
             throw refused(RefusalKind.NEEDS_OWNER, tree);
           }
+          requireNotFluent(tree, element);
         } else if (!isWithin(element)) {
           requireVisible(element, tree);
         }
@@ -391,18 +388,14 @@ final class CarriedCode {
     }
 
     private void requireVisible(Element element, Tree tree) {
-      if (!view.hides(element)) {
-        return;
-      }
-      boolean ownStatic =
-          element.getModifiers().contains(Modifier.STATIC)
-              && !(element instanceof TypeElement)
-              && owner.element().equals(element.getEnclosingElement())
-              && !view.hides(owner.element());
-      if (!ownStatic) {
-        throw refused(RefusalKind.HIDDEN_FROM_OUTSIDE, tree);
-      }
-      widened.add(element);
+      boolean madeByDefault = element.getKind() == ElementKind.CONSTRUCTOR && !isWritten(element);
+      Element open = madeByDefault ? element.getEnclosingElement() : element;
+      widening.open(open, sight, subject, owner.trees().place(tree));
+    }
+
+    private boolean isWritten(Element constructor) {
+      TreePath path = owner.program().trees().getPath(constructor);
+      return path == null || owner.trees().end(path.getLeaf()) >= 0;
     }
   }
 }

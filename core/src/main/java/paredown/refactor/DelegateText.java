@@ -40,7 +40,11 @@ final class DelegateText {
     return Replacement.of(
         declaration,
         method.range().declarationEnd(),
-        new Copied(owner.trees().path(), declaration, body, List.of()),
+        new Copied(
+            owner.trees().path(),
+            declaration,
+            body,
+            moving.widening().of(method.element()).stream().toList()),
         text.done());
   }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Modifier;
+import paredown.edit.Change;
 import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
@@ -52,27 +53,37 @@ public record ExtractClass(String type, List<String> fields, List<String> method
     DeclaredType header = index.type(type);
     requireClass(header, sources, index);
     requireFreeName(header, index);
-    Program first =
+    Program program =
         Program.of(sources, ReadableFiles.withAuxiliaries(Set.of(header.file()), index));
     try {
-      Set<String> affected = affected(OwnerClass.of(first, header), index);
-      if (affected.equals(ReadableFiles.paths(first))) {
-        return plan(first, header, index);
+      Set<String> looked = ReadableFiles.paths(program);
+      Set<String> affected = affected(OwnerClass.of(program, header), index);
+      while (true) {
+        if (!looked.containsAll(affected)) {
+          looked = affected;
+          program.close();
+          program = Program.of(sources, looked);
+        }
+        ReadableFiles.require(program, Set.of(header.file()));
+        ExtractClassPlan plan = new ExtractClassPlan(this, OwnerClass.of(program, header), index);
+        Change change = plan.change();
+        affected = new TreeSet<>(looked);
+        affected.addAll(sharing(plan.widened(), header, index));
+        if (looked.containsAll(affected)) {
+          return new Planned(change, program);
+        }
       }
-      Program all = Program.of(sources, affected);
-      first.close();
-      first = all;
-      return plan(all, header, index);
     } catch (RuntimeException e) {
-      first.close();
+      program.close();
       throw e;
     }
   }
 
-  private Planned plan(Program program, DeclaredType header, SourceIndex index) {
-    ReadableFiles.require(program, Set.of(header.file()));
-    return new Planned(
-        new ExtractClassPlan(this, OwnerClass.of(program, header), index).change(), program);
+  /** Subclasses could override what becomes visible to them. */
+  private static Set<String> sharing(Set<String> words, DeclaredType header, SourceIndex index) {
+    Set<String> files = index.filesWith(words);
+    files.retainAll(index.filesWith(index.namesOfSubtypes(header.simpleName())));
+    return files;
   }
 
   private static void requireClass(DeclaredType header, Sources sources, SourceIndex index) {

@@ -38,6 +38,7 @@ final class ExtractClassPlan {
   private final List<OwnerClass.Method> methods;
   private final Map<Element, String> moved = new HashMap<>();
   private final List<MemberUse> uses;
+  private Set<String> widened = Set.of();
 
   ExtractClassPlan(ExtractClass arguments, OwnerClass owner, SourceIndex index) {
     this.arguments = arguments;
@@ -48,6 +49,11 @@ final class ExtractClassPlan {
     fields.forEach(field -> moved.put(field.element(), field.key()));
     methods.forEach(method -> moved.put(method.element(), method.key()));
     this.uses = MemberUses.of(owner.program(), moved);
+  }
+
+  /** The names of what the change makes more visible, once it is worked out. */
+  Set<String> widened() {
+    return widened;
   }
 
   Change change() {
@@ -78,7 +84,12 @@ final class ExtractClassPlan {
         new ExtractedMembers(fields, methods, delegates, access, construction, staying, holder);
     Map<String, List<Replacement>> edits = new TreeMap<>();
     new UseEdits(owner, members).collect(edits);
-    new OwnerEdits(owner, members, carried.widened()).collect(edits);
+    new OwnerEdits(owner, members).collect(edits);
+    carried
+        .widening()
+        .collect(
+            null, (file, edit) -> edits.computeIfAbsent(file, path -> new ArrayList<>()).add(edit));
+    widened = carried.widening().names();
     NewClassText text = new NewClassText(owner, members, carried);
     return assemble(members, edits, text, carried);
   }
@@ -295,9 +306,7 @@ final class ExtractClassPlan {
       }
     }
     List<String> wider = new ArrayList<>();
-    for (Element element : carried.widened()) {
-      wider.add(owner.writtenName() + "#" + element.getSimpleName() + ": private -> package");
-    }
+    wider.addAll(carried.widening().announced());
     for (OwnerClass.Field field : fields) {
       FieldAccess access = members.access().get(field.key());
       if (access.isDirect() && field.is(Modifier.PRIVATE)) {

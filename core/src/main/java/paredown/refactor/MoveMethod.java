@@ -159,6 +159,6 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
 
   /** The kinds of refusal that this operation can be told to accept. */
   public static List<RefusalKind> acceptable() {
-    return List.of(RefusalKind.MAYBE_NULL, RefusalKind.REFLECTED);
+    return List.of(RefusalKind.MAYBE_NULL, RefusalKind.REFLECTED, RefusalKind.STARTED_EARLIER);
   }
 }

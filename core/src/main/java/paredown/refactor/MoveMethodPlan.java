@@ -111,7 +111,7 @@ final class MoveMethodPlan {
       edits.add(owner.trees().path(), leaving());
       sites.collect(edits);
     }
-    moving.widening().collect(edits);
+    moving.widening().collect(moving.method().element(), edits::add);
     return assemble(edits, names);
   }
 

@@ -137,6 +137,9 @@ final class MovedChecks {
     if (moving.becomesStatic() && inner && release() < 16) {
       throw elsewhere("an inner class has no static methods before Java 16");
     }
+    if (moving.becomesStatic() || through instanceof Through.Fresh) {
+      requireQuietStart();
+    }
     if (through.variable() != null) {
       if (!target.element().getTypeParameters().isEmpty()) {
         throw Refused.because(RefusalKind.TARGET_GENERIC, subject, place);
@@ -144,6 +147,24 @@ final class MovedChecks {
       requireSteady(moving);
       requireNotNull(moving);
     }
+  }
+
+  /** A first static call starts its class, which could look at others that are not ready yet. */
+  private void requireQuietStart() {
+    if (wishes.accepted().contains(RefusalKind.STARTED_EARLIER)) {
+      return;
+    }
+    new StaticStart(program)
+        .loud(target.element())
+        .ifPresent(
+            name -> {
+              throw Refused.advising(
+                  RefusalKind.STARTED_EARLIER,
+                  "%s would start the static parts of %s, which use other classes, at another time."
+                      .formatted(subject, name),
+                  "If nobody can tell, say --accept started-earlier.",
+                  target.trees().place(target.tree()));
+            });
   }
 
   private int release() {

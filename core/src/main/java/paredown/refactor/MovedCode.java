@@ -66,6 +66,7 @@ final class MovedCode extends TreePathScanner<Void, Void> {
   private final List<TreePath> seen = new ArrayList<>();
   private final Set<TypeParameterElement> variables = new LinkedHashSet<>();
   private final Set<String> locals = new HashSet<>();
+  private final Set<Integer> offsets = new HashSet<>();
   private final Set<Element> own = new HashSet<>();
   private int inner;
   private int later;
@@ -207,7 +208,8 @@ final class MovedCode extends TreePathScanner<Void, Void> {
     }
     switch (element.getKind()) {
       case CLASS, INTERFACE, ENUM, RECORD, ANNOTATION_TYPE -> {
-        if (!isWithin(element)) {
+        // The supertype of an anonymous class stands in two trees.
+        if (!isWithin(element) && offsets.add(owner.trees().start(tree))) {
           requireFreeOfVariables(tree, element);
           named.add(new Named(tree, (TypeElement) element));
           seen.add(getCurrentPath());

@@ -3,9 +3,7 @@ package paredown.refactor;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
-import javax.lang.model.element.Element;
 import javax.lang.model.type.TypeKind;
 import paredown.edit.Carried;
 import paredown.edit.Copied;
@@ -21,15 +19,13 @@ import paredown.text.Token;
 final class OwnerEdits {
   private final OwnerClass owner;
   private final ExtractedMembers members;
-  private final Set<Element> widened;
   private final SourceText source;
   private final Layout layout;
   private final Holder holder;
 
-  OwnerEdits(OwnerClass owner, ExtractedMembers members, Set<Element> widened) {
+  OwnerEdits(OwnerClass owner, ExtractedMembers members) {
     this.owner = owner;
     this.members = members;
-    this.widened = widened;
     this.source = owner.source();
     this.layout = Layout.of(owner);
     this.holder = members.holder();
@@ -40,7 +36,6 @@ final class OwnerEdits {
     leave(own);
     members.delegates().forEach(method -> own.add(delegate(method)));
     members.construction().builds().forEach(build -> construct(build, own));
-    widened.forEach(element -> widen(element, own));
   }
 
   private void leave(List<Replacement> own) {
@@ -90,7 +85,8 @@ final class OwnerEdits {
   private Replacement delegate(OwnerClass.Method method) {
     int body = owner.trees().start(method.tree().getBody());
     String indent = source.indentAt(method.range().declaration());
-    boolean returns = method.element().getReturnType().getKind() != TypeKind.VOID;
+    boolean fluent = Fluent.is(owner, method);
+    boolean returns = method.element().getReturnType().getKind() != TypeKind.VOID && !fluent;
     Written.Text text =
         Written.text("{" + layout.lineEnd() + indent + layout.unit() + (returns ? "return " : ""))
             .here(UseKind.RECEIVER, Symbols.typeKey(owner.binaryName()))
@@ -103,7 +99,13 @@ final class OwnerEdits {
       text.text(separator).local(parameter.getName().toString());
       separator = ", ";
     }
-    text.text(");" + layout.lineEnd() + indent + "}");
+    text.text(");" + layout.lineEnd());
+    if (fluent) {
+      text.text(indent + layout.unit() + "return ")
+          .name("this", "this of " + holder.ownerType())
+          .text(";" + layout.lineEnd());
+    }
+    text.text(indent + "}");
     return Replacement.of(
         method.range().declaration(),
         method.range().declarationEnd(),
@@ -208,14 +210,5 @@ final class OwnerEdits {
     return source.slice(
         owner.trees().start(assigned.value().getLeaf()),
         owner.trees().end(assigned.value().getLeaf()));
-  }
-
-  private void widen(Element element, List<Replacement> own) {
-    owner.fields().stream()
-        .filter(field -> field.element().equals(element))
-        .forEach(field -> Modifiers.remove(source, field.range(), "private").ifPresent(own::add));
-    owner.methods().stream()
-        .filter(method -> method.element().equals(element))
-        .forEach(method -> Modifiers.remove(source, method.range(), "private").ifPresent(own::add));
   }
 }

@@ -38,6 +38,8 @@ public enum RefusalKind {
   TARGET_CHANGES(Mark.UNSAFE, "its target could be another object, or none, while it runs"),
   TARGET_GENERIC(Mark.NOT_YET, "its target has type parameters"),
   MAYBE_NULL(Mark.UNSAFE, "it could be called on null, and where that shows would change"),
+  STARTED_EARLIER(
+      Mark.UNSAFE, "the static parts of its target would be initialised at another time"),
   CALL_ORDER(Mark.UNSAFE, "a caller's expressions would be evaluated in another order"),
   CALL_SHAPE(Mark.NOT_YET, "a caller cannot be changed yet"),
   DELEGATE_NEEDED(Mark.UNSAFE, "its old place is needed"),

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -76,7 +77,10 @@ final class Widening {
   private static String name(Element element) {
     return element instanceof TypeElement type
         ? type.getSimpleName().toString()
-        : element.getEnclosingElement().getSimpleName() + "#" + element.getSimpleName();
+        : element.getEnclosingElement().getSimpleName()
+            + (element.getKind() == ElementKind.CONSTRUCTOR
+                ? "'s constructor"
+                : "#" + element.getSimpleName());
   }
 
   /** The simple names of what becomes visible. */
@@ -106,8 +110,24 @@ final class Widening {
         .findFirst();
   }
 
-  void collect(EditList edits) {
-    widened.forEach((element, toPublic) -> edits.add(file(element), edit(element, toPublic)));
+  /** The edit that opens one declaration; empty where it stays as it is. */
+  Optional<Replacement> of(Element element) {
+    return Optional.ofNullable(widened.get(element)).map(toPublic -> edit(element, toPublic));
+  }
+
+  /**
+   * Gives the edits that open the declarations.
+   *
+   * @param except the declaration that is rewritten as a whole; null for none
+   * @param edits takes a file's path and an edit of it
+   */
+  void collect(Element except, BiConsumer<String, Replacement> edits) {
+    widened.forEach(
+        (element, toPublic) -> {
+          if (!element.equals(except)) {
+            edits.accept(file(element), edit(element, toPublic));
+          }
+        });
   }
 
   private String file(Element element) {
