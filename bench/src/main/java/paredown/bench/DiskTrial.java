@@ -34,7 +34,7 @@ final class DiskTrial {
   synchronized String attempt(Refactoring operation, Change planned) {
     try {
       if (Files.notExists(copy)) {
-        copyLibrary();
+        FolderCopy.of(library, copy);
       }
       Map<String, String> before = bytes();
       Session session = Session.open(copy, Progress.silent());
@@ -45,7 +45,7 @@ final class DiskTrial {
       Applied applied =
           session.apply(preview, new ApplyOptions(Optional.empty(), false, List.of()));
       if (!applied.kept()) {
-        return "tests: " + applied;
+        return "tests: " + said(applied);
       }
       Session.open(copy, Progress.silent()).undo(1);
       return before.equals(bytes()) ? "" : "undo: bytes differ";
@@ -57,27 +57,11 @@ final class DiskTrial {
     }
   }
 
-  private void copyLibrary() throws IOException {
-    Files.walkFileTree(
-        library,
-        new SimpleFileVisitor<>() {
-          @Override
-          public FileVisitResult preVisitDirectory(Path folder, BasicFileAttributes attributes)
-              throws IOException {
-            if (folder.endsWith(".pare") || folder.endsWith(".git")) {
-              return FileVisitResult.SKIP_SUBTREE;
-            }
-            Files.createDirectories(copy.resolve(library.relativize(folder).toString()));
-            return FileVisitResult.CONTINUE;
-          }
-
-          @Override
-          public FileVisitResult visitFile(Path file, BasicFileAttributes attributes)
-              throws IOException {
-            Files.copy(file, copy.resolve(library.relativize(file).toString()));
-            return FileVisitResult.CONTINUE;
-          }
-        });
+  private static String said(Applied applied) {
+    return applied
+        .tests()
+        .map(tests -> tests.comparison().broken() + " " + tests.comparison().vanished())
+        .orElse("nothing said");
   }
 
   /** The sources of the copy, by their paths. */

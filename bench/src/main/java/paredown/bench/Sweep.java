@@ -22,6 +22,7 @@ import java.util.TreeMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import paredown.UnusableRequest;
 import paredown.edit.ChangedFile;
 import paredown.facts.Facts;
@@ -47,8 +48,8 @@ import paredown.refactor.Refused;
  */
 public final class Sweep {
   private static final long SEED = 20261123L;
-  private static final Map<String, Sites> OPERATIONS =
-      Map.of("move-method", new MoveMethodSites(), "extract-class", new ExtractClassSites());
+  private static final Map<String, Supplier<Sites>> OPERATIONS =
+      Map.of("move-method", MoveMethodSites::new, "extract-class", ExtractClassSites::new);
 
   private final Sites sites;
   private final Path library;
@@ -69,11 +70,26 @@ public final class Sweep {
     this.disk = new DiskTrial(library, notes.resolve("disk"));
   }
 
+  /**
+   * A sweep of a library.
+   *
+   * @param operation {@code move-method} or {@code extract-class}
+   * @param notes a folder for what becomes of each site
+   * @param every after how many applied changes one is done on disk; 0 for none
+   */
+  static Sweep of(String operation, Path library, Path notes, int every) {
+    Supplier<Sites> sites = OPERATIONS.get(operation);
+    if (sites == null) {
+      throw new IllegalArgumentException(operation + " is none of " + OPERATIONS.keySet());
+    }
+    return new Sweep(sites.get(), library, notes, every);
+  }
+
   /** {@code Sweep OPERATION LIBRARY NOTES SITES [EVERY [ID]]}. */
   public static void main(String[] arguments) throws Exception {
     Sweep sweep =
-        new Sweep(
-            OPERATIONS.get(arguments[0]),
+        of(
+            arguments[0],
             Path.of(arguments[1]),
             Path.of(arguments[2]),
             arguments.length > 4 ? Integer.parseInt(arguments[4]) : 0);
@@ -124,7 +140,8 @@ public final class Sweep {
     return notes.resolve("results.tsv");
   }
 
-  private boolean run(int number) throws IOException, InterruptedException {
+  /** Tries so many sites, in turns of their kinds; whether nothing failed. */
+  boolean run(int number) throws IOException, InterruptedException {
     Files.createDirectories(notes);
     Set<String> done = new HashSet<>();
     if (Files.exists(results())) {

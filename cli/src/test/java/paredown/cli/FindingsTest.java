@@ -76,17 +76,78 @@ class FindingsTest {
     assertTrue(
         why.startsWith("fits(Berth) of Pilot belongs to Berth, whose data it lives on."), why);
     assertTrue(why.contains("closed, depth, length"), why);
-    assertTrue(why.contains("move method fits(Berth) to Berth (by hand"), why);
+    assertTrue(why.contains("move method fits(Berth) to Berth (choose another name"), why);
     JsonNode json = Ran.pare(folder, "why", id(), "--format", "json").exits(0).json();
-    assertEquals(3, json.get("byHand").get(0).get("effect").get(0).get("before").asInt());
+    assertEquals(3, json.get("remedies").get(0).get("effect").get(0).get("before").asInt());
   }
 
   @Test
-  void saysOfARemedyThatIsNotThereYetWhatToDo() {
-    Ran ran = Ran.pare(folder, "mend", id()).exits(2);
+  void mendsAnEnviousMethodByMovingIt() {
+    String preview = Ran.pare(folder, "mend", id(), "--name", "takes").exits(0).out();
+    assertTrue(preview.startsWith("fits(Berth) of Pilot moves to Berth; Pilot goes on"), preview);
+    assertTrue(preview.contains("+  boolean takes() {"), preview);
+    assertTrue(preview.contains("+    return !closed() && depth() > 2 && length() < 9;"), preview);
+    assertTrue(preview.contains("+    return berth.takes();"), preview);
+    assertTrue(preview.contains(" --name takes --expect "), preview);
+  }
+
+  @Test
+  void movesAMethodByHand() {
+    String[] words = {"move", "method", "Pilot#fits", "--to", "Berth", "--delegate", "none"};
+    Ran ran = Ran.pare(folder, words).exits(0);
+    assertTrue(ran.out().contains("Forwarding:   nothing"), ran.out());
     assertTrue(
-        ran.err().startsWith("To move method fits(Berth) to Berth is not there yet."), ran.err());
-    assertTrue(ran.err().contains("pare move method 'ferry.Pilot#fits(Berth)' --to ferry.Berth"));
+        ran.out().contains("pare move method 'Pilot#fits' --to Berth --delegate none --expect "),
+        ran.out());
+  }
+
+  @Test
+  void saysWhatMayBeOverruledAndHow() throws IOException {
+    ferry.with(
+        "src/ferry/Pilot.java",
+        "package ferry; class Pilot { int deep(Berth b) { return b == null ? 0 : b.depth(); } }");
+    Ran refused = Ran.pare(folder, "move", "method", "Pilot#deep", "--to", "Berth").exits(3);
+    assertTrue(refused.err().contains("say --accept maybe-null"), refused.err());
+    Ran.pare(folder, "move", "method", "Pilot#deep", "--to", "Berth", "--accept", "maybe-null")
+        .exits(0);
+    Ran wrong =
+        Ran.pare(folder, "move", "method", "Pilot#deep", "--to", "Berth", "--accept", "may-be-nul")
+            .exits(2);
+    assertTrue(wrong.err().contains("Did you mean maybe-null?"), wrong.err());
+    Ran nameless = Ran.pare(folder, "move", "method", "Pilot", "--to", "Berth").exits(2);
+    assertTrue(nameless.err().contains("Name its class, too"), nameless.err());
+  }
+
+  @Test
+  void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
+    ferry.with(
+        "src/ferry/BerthBook.java",
+        """
+        package ferry;
+
+        class BerthBook {
+          private final Berth berth = new Berth();
+
+          int depth() { return berth.depth(); }
+          int length() { return berth.length(); }
+          boolean closed() { return berth.closed(); }
+        }
+        """);
+    ferry.with(
+        "src/ferry/Master.java",
+        """
+        package ferry;
+
+        class Master {
+          private final BerthBook book = new BerthBook();
+          int sum() { return book.depth() + book.length() + (book.closed() ? 1 : 0); }
+        }
+        """);
+    JsonNode lazy =
+        survey("--only", "lazy-class", "--format", "json").exits(0).json().get("findings").get(0);
+    Ran ran = Ran.pare(folder, "mend", lazy.get("id").asText()).exits(2);
+    assertTrue(ran.err().contains(" is not there yet."), ran.err());
+    assertTrue(ran.err().contains("pare inline class ferry.BerthBook"), ran.err());
   }
 
   @Test

@@ -200,7 +200,7 @@ final class CarriedCode {
         case CLASS, INTERFACE, ENUM, RECORD, ANNOTATION_TYPE -> type(tree, (TypeElement) element);
         case FIELD, METHOD -> member(tree, element);
         case ENUM_CONSTANT -> {
-          if (!isCaseLabel()) {
+          if (!CaseLabel.is(getCurrentPath())) {
             member(tree, element);
           }
         }
@@ -213,11 +213,6 @@ final class CarriedCode {
           // Locals and packages mean the same everywhere.
         }
       }
-    }
-
-    private boolean isCaseLabel() {
-      Tree parent = getCurrentPath().getParentPath().getLeaf();
-      return parent.getKind() == Tree.Kind.CASE || parent.getKind().name().endsWith("CASE_LABEL");
     }
 
     private boolean isWithin(Element type) {

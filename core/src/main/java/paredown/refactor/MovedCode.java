@@ -216,7 +216,9 @@ final class MovedCode extends TreePathScanner<Void, Void> {
         }
       }
       case FIELD, METHOD, ENUM_CONSTANT -> {
-        if (!isWithin(element) && !isCaseLabel(element)) {
+        if (!isWithin(element)
+            && !(element.getKind() == ElementKind.ENUM_CONSTANT
+                && CaseLabel.is(getCurrentPath()))) {
           seen.add(getCurrentPath());
           member(tree, element);
         }
@@ -246,12 +248,6 @@ final class MovedCode extends TreePathScanner<Void, Void> {
       at = outer;
     }
     return false;
-  }
-
-  private boolean isCaseLabel(Element element) {
-    Tree parent = getCurrentPath().getParentPath().getLeaf();
-    return element.getKind() == ElementKind.ENUM_CONSTANT
-        && (parent.getKind() == Tree.Kind.CASE || parent.getKind().name().endsWith("CASE_LABEL"));
   }
 
   private void variable(IdentifierTree tree, TypeParameterElement variable) {

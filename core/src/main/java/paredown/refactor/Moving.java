@@ -17,12 +17,9 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
-import javax.lang.model.type.TypeVariable;
-import javax.lang.model.type.WildcardType;
 import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.text.Lexer;
@@ -272,7 +269,11 @@ final class Moving {
 
   private boolean isNameable(TypeMirror type) {
     Sight sight = new Sight(target.element(), program().elements());
-    return TypeNames.isWritable(type)
+    boolean known =
+        TypeNames.variables(type).stream()
+            .allMatch(variable -> variable.getGenericElement().equals(owner.element()));
+    return known
+        && TypeNames.isWritable(type)
         && (!(type instanceof DeclaredType declared) || !sight.hides(declared.asElement()));
   }
 
@@ -341,19 +342,9 @@ final class Moving {
   }
 
   private void collect(TypeMirror type, Set<TypeParameterElement> found) {
-    if (type instanceof TypeVariable variable) {
-      if (variable.asElement() instanceof TypeParameterElement parameter
-          && parameter.getGenericElement().equals(owner.element())) {
-        found.add(parameter);
-      }
-    } else if (type instanceof DeclaredType declared) {
-      declared.getTypeArguments().forEach(argument -> collect(argument, found));
-    } else if (type instanceof ArrayType array) {
-      collect(array.getComponentType(), found);
-    } else if (type instanceof WildcardType wildcard) {
-      Optional.ofNullable(wildcard.getExtendsBound()).ifPresent(bound -> collect(bound, found));
-      Optional.ofNullable(wildcard.getSuperBound()).ifPresent(bound -> collect(bound, found));
-    }
+    TypeNames.variables(type).stream()
+        .filter(variable -> variable.getGenericElement().equals(owner.element()))
+        .forEach(found::add);
   }
 
   private void widenSeen() {

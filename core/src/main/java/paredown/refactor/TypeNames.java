@@ -5,16 +5,19 @@ import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.Tree;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.type.TypeVariable;
@@ -136,7 +139,7 @@ final class TypeNames {
         }
       }
       case DECLARED -> {
-        var declared = (javax.lang.model.type.DeclaredType) type;
+        var declared = (DeclaredType) type;
         write(text, (TypeElement) declared.asElement(), scope);
         String separator = "<";
         for (TypeMirror argument : declared.getTypeArguments()) {
@@ -283,16 +286,39 @@ final class TypeNames {
     return Replacement.of(at, at, text.text(";" + behind).done());
   }
 
+  /** The type variables that a type mentions. */
+  static Set<TypeParameterElement> variables(TypeMirror type) {
+    Set<TypeParameterElement> found = new LinkedHashSet<>();
+    collect(type, found);
+    return found;
+  }
+
+  private static void collect(TypeMirror type, Set<TypeParameterElement> found) {
+    if (type instanceof TypeVariable variable) {
+      if (variable.asElement() instanceof TypeParameterElement parameter) {
+        found.add(parameter);
+      }
+    } else if (type instanceof DeclaredType declared) {
+      declared.getTypeArguments().forEach(argument -> collect(argument, found));
+    } else if (type instanceof ArrayType array) {
+      collect(array.getComponentType(), found);
+    } else if (type instanceof WildcardType wildcard) {
+      Optional.ofNullable(wildcard.getExtendsBound()).ifPresent(bound -> collect(bound, found));
+      Optional.ofNullable(wildcard.getSuperBound()).ifPresent(bound -> collect(bound, found));
+    }
+  }
+
+  /** Whether a type can be written down at all. */
   static boolean isWritable(TypeMirror type) {
     return switch (type.getKind()) {
       case ARRAY -> isWritable(((ArrayType) type).getComponentType());
       case TYPEVAR -> !((TypeVariable) type).asElement().getSimpleName().toString().contains(" ");
       case WILDCARD -> true;
       case DECLARED -> {
-        var declared = (javax.lang.model.type.DeclaredType) type;
+        var declared = (DeclaredType) type;
         TypeElement element = (TypeElement) declared.asElement();
-        yield element.getNestingKind() != javax.lang.model.element.NestingKind.LOCAL
-            && element.getNestingKind() != javax.lang.model.element.NestingKind.ANONYMOUS
+        yield element.getNestingKind() != NestingKind.LOCAL
+            && element.getNestingKind() != NestingKind.ANONYMOUS
             && declared.getEnclosingType().getKind() == TypeKind.NONE
             && declared.getTypeArguments().stream().allMatch(TypeNames::isWritable);
       }

@@ -17,4 +17,9 @@ public final class TicketWindow {
     sailing.take(booking.passengers().size());
     return desk.pay(booking, desk.quote(booking));
   }
+
+  /** What a passenger who travels alone is handed. */
+  public String slip(Passenger passenger, int fare) {
+    return new Ticket(passenger, fare).text();
+  }
 }
