@@ -23,7 +23,7 @@ import paredown.remedy.MovableMethods;
  * by lot, alone, and once more with the methods that use nothing else.
  */
 final class ExtractClassSites implements Sites {
-  private static final int SETS = 6;
+  private static final int SETS = 16;
   private static final String NAME = "ExtractedPart";
 
   @Override

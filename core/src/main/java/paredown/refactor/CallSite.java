@@ -116,7 +116,7 @@ final class CallSite {
     if (keeps && times > 0 && !order.isQuiet(object)) {
       throw refused(RefusalKind.CALL_ORDER, "a caller's expression would be evaluated twice");
     }
-    boolean asked = keeps || !moving.passesOwner() && times > 0;
+    boolean asked = keeps || (moving.passesOwner() ? moving.isOwnerAskedAtOnce() : times > 0);
     boolean isStatic = moving.method().is(Modifier.STATIC);
     if (!asked && !isStatic && !isAcceptedNull() && !CallSites.isNeverNull(trees, object)) {
       throw Refused.advising(
@@ -340,8 +340,10 @@ final class CallSite {
         .orElseThrow(
             () ->
                 refused(
-                    RefusalKind.HIDDEN_FROM_OUTSIDE,
-                    "a caller cannot see " + member.getSimpleName()));
+                    member.equals(moving.through().variable())
+                        ? RefusalKind.HIDDEN_FROM_OUTSIDE
+                        : RefusalKind.VALUE_HIDDEN,
+                    member.getSimpleName().toString()));
   }
 
   private List<Replacement> arguments() {

@@ -60,9 +60,11 @@ final class Dereference {
 
   private final UnitTrees trees;
   private final Predicate<TreePath> isObject;
+  private final Predicate<Tree> isAsked;
 
-  private Dereference(UnitTrees trees, Predicate<TreePath> isObject) {
+  private Dereference(UnitTrees trees, Predicate<TreePath> isObject, Predicate<Tree> isAsked) {
     this.trees = trees;
+    this.isAsked = isAsked;
     this.isObject = isObject;
   }
 
@@ -72,7 +74,16 @@ final class Dereference {
    * @param isObject tells the expressions that are the object
    */
   static boolean isCertain(UnitTrees trees, TreePath body, Predicate<TreePath> isObject) {
-    return new Dereference(trees, isObject).statement(body) == First.ASKS;
+    return new Dereference(trees, isObject, tree -> false).statement(body) == First.ASKS;
+  }
+
+  /**
+   * Whether a method's body asks its own object at once.
+   *
+   * @param isAsked tells the expressions that ask it
+   */
+  static boolean ownIsCertain(UnitTrees trees, TreePath body, Predicate<Tree> isAsked) {
+    return new Dereference(trees, path -> false, isAsked).statement(body) == First.ASKS;
   }
 
   private static TreePath path(TreePath parent, Tree tree) {
@@ -218,6 +229,9 @@ final class Dereference {
 
   private First expression(TreePath at) {
     Tree tree = at.getLeaf();
+    if (isAsked.test(tree)) {
+      return First.ASKS;
+    }
     if (tree instanceof ParenthesizedTree inner) {
       return expression(path(at, inner.getExpression()));
     }
@@ -268,7 +282,7 @@ final class Dereference {
         method != null
             && method.getSimpleName().contentEquals("requireNonNull")
             && isObject(path(at, call.getArguments().get(0)));
-    if (asks || required) {
+    if (asks || required || isAsked.test(call.getMethodSelect())) {
       return First.ASKS;
     }
     return passesOn(at, call.getArguments()) ? First.SOMETHING : First.NOTHING;

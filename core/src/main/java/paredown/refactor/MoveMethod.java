@@ -108,6 +108,32 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
     requireEditable(from, sources);
     requireEditable(to, sources);
     requireSameSide(from, to, sources);
+    try {
+      return plan(sources, index, from, to, Optional.empty());
+    } catch (Refused refused) {
+      if (refused.kind() != RefusalKind.VALUE_HIDDEN) {
+        throw refused;
+      }
+      return planWithOwner(sources, index, from, to, refused);
+    }
+  }
+
+  /** A value that a caller cannot give is asked of the old object. */
+  private Planned planWithOwner(
+      Sources sources, SourceIndex index, DeclaredType from, DeclaredType to, Refused refused) {
+    try {
+      return plan(sources, index, from, to, Optional.of("a caller cannot see its values"));
+    } catch (Refused worse) {
+      throw refused;
+    }
+  }
+
+  private Planned plan(
+      Sources sources,
+      SourceIndex index,
+      DeclaredType from,
+      DeclaredType to,
+      Optional<String> ownerReason) {
     Set<String> home = new TreeSet<>(List.of(from.file(), to.file()));
     Program program = Program.of(sources, ReadableFiles.withAuxiliaries(home, index));
     try {
@@ -116,7 +142,7 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
         ReadableFiles.require(program, home);
         MoveMethodPlan plan =
             new MoveMethodPlan(
-                this, OwnerClass.of(program, from), OwnerClass.of(program, to), index);
+                this, OwnerClass.of(program, from), OwnerClass.of(program, to), index, ownerReason);
         Set<String> affected = new TreeSet<>(plan.affected());
         affected.addAll(looked);
         affected = ReadableFiles.withAuxiliaries(affected, index);

@@ -33,7 +33,17 @@ final class MoveMethodPlan {
   private final Moving moving;
   private final MovedChecks checks;
 
-  MoveMethodPlan(MoveMethod arguments, OwnerClass owner, OwnerClass target, SourceIndex index) {
+  /**
+   * A plan.
+   *
+   * @param ownerReason why it needs its whole old object; empty where its code decides
+   */
+  MoveMethodPlan(
+      MoveMethod arguments,
+      OwnerClass owner,
+      OwnerClass target,
+      SourceIndex index,
+      Optional<String> ownerReason) {
     this.arguments = arguments;
     this.owner = owner;
     this.target = target;
@@ -51,7 +61,8 @@ final class MoveMethodPlan {
             through,
             MovedCode.of(owner, method, through, target.element(), checks.keepsDelegate()),
             arguments.wishes(),
-            checks.keepsDelegate());
+            checks.keepsDelegate(),
+            ownerReason);
     checks.requireTarget(moving);
   }
 

@@ -81,7 +81,8 @@ final class Moving {
       Through through,
       MovedCode code,
       MoveMethod.Wishes wishes,
-      boolean delegate) {
+      boolean delegate,
+      Optional<String> forced) {
     this.owner = owner;
     this.target = target;
     this.method = method;
@@ -92,7 +93,8 @@ final class Moving {
     this.name = wishes.name().orElse(method.name());
     this.widening = new Widening(program());
     this.calm = new CalmCalls(program());
-    this.ownerReason = ownerReason(wishes);
+    Optional<String> found = ownerReason(wishes);
+    this.ownerReason = values.isEmpty() ? found : found.or(() -> forced);
     if (ownerReason.isPresent()) {
       values.clear();
     }
@@ -164,6 +166,16 @@ final class Moving {
 
   boolean passesOwner() {
     return ownerReason.isPresent();
+  }
+
+  /** Whether the code fails at once where the old object that it receives is null. */
+  boolean isOwnerAskedAtOnce() {
+    Set<Tree> asking = new HashSet<>();
+    code.asked().stream()
+        .filter(asked -> asked.member() != null && !asked.later())
+        .forEach(asked -> asking.add(asked.path().getLeaf()));
+    return Dereference.ownIsCertain(
+        owner.trees(), new TreePath(method.path(), method.tree().getBody()), asking::contains);
   }
 
   /** The name of the parameter that holds the old object. */

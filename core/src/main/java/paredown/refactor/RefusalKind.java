@@ -40,6 +40,7 @@ public enum RefusalKind {
   MAYBE_NULL(Mark.UNSAFE, "it could be called on null, and where that shows would change"),
   STARTED_EARLIER(
       Mark.UNSAFE, "the static parts of its target would be initialised at another time"),
+  VALUE_HIDDEN(Mark.NOT_YET, "a caller cannot see a value that it would have to give"),
   CALL_ORDER(Mark.UNSAFE, "a caller's expressions would be evaluated in another order"),
   CALL_SHAPE(Mark.NOT_YET, "a caller cannot be changed yet"),
   DELEGATE_NEEDED(Mark.UNSAFE, "its old place is needed"),
