@@ -13,8 +13,8 @@ import paredown.facts.TypeFact;
 import paredown.refactor.MoveMethod;
 
 /**
- * Every method of a library that has a body, to the types of its parameters and fields, around and
- * within its own, and, drawn by lot, to one that it has no link to.
+ * Every method of a library that has a body, to the types of its parameters and fields that it asks
+ * for something, around and within its own, and, drawn by lot, to one that it has no link to.
  */
 final class MoveMethodSites implements Sites {
   private final List<Site> sites = new ArrayList<>();
@@ -50,7 +50,7 @@ final class MoveMethodSites implements Sites {
     }
     if (!method.isStatic()) {
       for (FieldFact field : type.fields()) {
-        if (!field.isStatic()) {
+        if (!field.isStatic() && method.fieldsOf(type.name()).contains(field.name())) {
           linked(type, method, "field", field.type(), field.name());
         }
       }
@@ -76,9 +76,16 @@ final class MoveMethodSites implements Sites {
     }
   }
 
+  private static boolean asks(MethodFact method, TypeFact target) {
+    return method.uses().stream()
+        .anyMatch(
+            use -> use.type().equals(target.name()) || target.supertypes().contains(use.type()));
+  }
+
   private void linked(TypeFact from, MethodFact method, String kind, String type, String through) {
     bySimpleName.getOrDefault(type.substring(type.lastIndexOf('.') + 1), List.of()).stream()
         .filter(each -> !each.name().equals(from.name()))
+        .filter(each -> asks(method, each))
         .forEach(each -> add(from, method, kind, each.name(), through));
   }
 

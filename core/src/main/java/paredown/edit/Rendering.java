@@ -26,10 +26,7 @@ public final class Rendering {
       SourceText before, List<Replacement> replacements, Function<String, SourceText> sources) {
     Rendering rendering = new Rendering(sources);
     rendering.range(
-        new Origin(before.path(), Run.Kind.KEPT, Indent.SAME, null),
-        0,
-        before.length(),
-        replacements);
+        new Origin(before, Run.Kind.KEPT, Indent.SAME, null, 0), 0, before.length(), replacements);
     return rendering.file(before.path(), Optional.of(before), before);
   }
 
@@ -46,7 +43,8 @@ public final class Rendering {
     return new ChangedFile(path, before, after, runs, written, dropped);
   }
 
-  private record Origin(String file, Run.Kind kind, Indent indent, Self self) {}
+  /** What a stretch of old text is part of. */
+  private record Origin(SourceText source, Run.Kind kind, Indent indent, Self self, int piece) {}
 
   private void piece(Piece each) {
     piece++;
@@ -56,13 +54,14 @@ public final class Rendering {
       names.uses().forEach(use -> written.add(use.shifted(base)));
     } else if (each instanceof Carried range) {
       range(
-          new Origin(range.file(), Run.Kind.CARRIED, range.indent(), range.self()),
+          new Origin(
+              sources.apply(range.file()), Run.Kind.CARRIED, range.indent(), range.self(), piece),
           range.start(),
           range.end(),
           range.inside());
     } else if (each instanceof Copied range) {
       range(
-          new Origin(range.file(), Run.Kind.COPIED, Indent.SAME, null),
+          new Origin(sources.apply(range.file()), Run.Kind.COPIED, Indent.SAME, null, piece),
           range.start(),
           range.end(),
           range.inside());
@@ -70,15 +69,14 @@ public final class Rendering {
   }
 
   private void range(Origin origin, int start, int end, List<Replacement> replacements) {
-    int mine = piece;
     int at = start;
     for (Replacement replacement : sorted(replacements, start, end)) {
-      verbatim(origin, at, replacement.start(), mine);
+      verbatim(origin, at, replacement.start());
       dropped.addAll(replacement.dropped());
       replacement.pieces().forEach(this::piece);
       at = replacement.end();
     }
-    verbatim(origin, at, end, mine);
+    verbatim(origin, at, end);
   }
 
   private static List<Replacement> sorted(List<Replacement> replacements, int start, int end) {
@@ -96,15 +94,15 @@ public final class Rendering {
     return sorted;
   }
 
-  private void verbatim(Origin origin, int start, int end, int mine) {
-    SourceText source = sources.apply(origin.file());
+  private void verbatim(Origin origin, int start, int end) {
+    SourceText source = origin.source();
     int at = start;
     if (!origin.indent().changesNothing()) {
       String from = origin.indent().from();
       int first = start == source.lineStart(start) ? start : source.nextLine(start);
       for (int line = first; line < end; line = source.nextLine(line)) {
         if (source.text().startsWith(from, line) && !insideLiteral(source, line)) {
-          run(origin, source, at, line, mine);
+          run(origin, at, line);
           text.append(origin.indent().to());
           at = Math.min(end, line + from.length());
           Indent.Level level = origin.indent().level();
@@ -115,7 +113,7 @@ public final class Rendering {
         }
       }
     }
-    run(origin, source, at, end, mine);
+    run(origin, at, end);
   }
 
   /** Whether a line begins within a text block, whose white space is part of its value. */
@@ -128,7 +126,8 @@ public final class Rendering {
     return token.kind() == TokenKind.LITERAL && token.covers(offset);
   }
 
-  private void run(Origin origin, SourceText source, int start, int end, int mine) {
+  private void run(Origin origin, int start, int end) {
+    SourceText source = origin.source();
     String lineEnd = origin.indent().lineEnd();
     int at = start;
     while (!lineEnd.isEmpty() && at < end) {
@@ -138,28 +137,28 @@ public final class Rendering {
         stop--;
       }
       if (stop < next && !source.slice(stop, next).equals(lineEnd)) {
-        verbatimRun(origin, source, at, stop, mine);
+        verbatimRun(origin, at, stop);
         text.append(lineEnd);
       } else {
-        verbatimRun(origin, source, at, next, mine);
+        verbatimRun(origin, at, next);
       }
       at = next;
     }
-    verbatimRun(origin, source, at, end, mine);
+    verbatimRun(origin, at, end);
   }
 
-  private void verbatimRun(Origin origin, SourceText source, int start, int end, int mine) {
+  private void verbatimRun(Origin origin, int start, int end) {
     if (start < end) {
       runs.add(
           new Run(
               text.length(),
               end - start,
-              origin.file(),
+              origin.source().path(),
               start,
               origin.kind(),
               origin.self(),
-              mine));
-      text.append(source.text(), start, end);
+              origin.piece()));
+      text.append(origin.source().text(), start, end);
     }
   }
 }

@@ -107,7 +107,7 @@ final class CallSite {
       return;
     }
     boolean keeps = moving.through() instanceof Through.Field;
-    int times = moving.passesOwner() ? 1 : moving.values().size();
+    int times = moving.given().isOwner() ? 1 : moving.given().values().size();
     if (!keeps && times != 1 && !order.isQuiet(object)) {
       throw refused(
           RefusalKind.CALL_ORDER,
@@ -116,7 +116,8 @@ final class CallSite {
     if (keeps && times > 0 && !order.isQuiet(object)) {
       throw refused(RefusalKind.CALL_ORDER, "a caller's expression would be evaluated twice");
     }
-    boolean asked = keeps || (moving.passesOwner() ? moving.isOwnerAskedAtOnce() : times > 0);
+    boolean asked =
+        keeps || (moving.given().isOwner() ? moving.given().isOwnerAskedAtOnce() : times > 0);
     boolean isStatic = moving.method().is(Modifier.STATIC);
     if (!asked && !isStatic && !isAcceptedNull() && !CallSites.isNeverNull(trees, object)) {
       throw Refused.advising(
@@ -144,7 +145,7 @@ final class CallSite {
     if (moving.through() instanceof Through.Field) {
       moved = isSteady(moving.through().variable()) || arguments.stream().allMatch(order::isQuiet);
     }
-    boolean values = !moving.values().isEmpty() && !moving.passesOwner();
+    boolean values = !moving.given().values().isEmpty() && !moving.given().isOwner();
     if (values && object().isPresent() && !isType(object().get())) {
       moved &= order.commutes(object().get(), arguments);
     }
@@ -354,13 +355,13 @@ final class CallSite {
       kept.remove(parameter.index());
       found.add(removal(parameter.index()));
     }
-    if (moving.passesOwner()) {
+    if (moving.given().isOwner()) {
       List<Piece> pieces = new ArrayList<>();
       owner(pieces);
       pieces.add(Written.plain(kept.isEmpty() ? "" : ", "));
       found.add(new Replacement(bracket, bracket, pieces, List.of()));
     }
-    if (!moving.values().isEmpty()) {
+    if (!moving.given().values().isEmpty()) {
       found.add(values(kept, bracket));
     }
     return found;
@@ -413,7 +414,7 @@ final class CallSite {
     List<Piece> pieces = new ArrayList<>();
     boolean first = true;
     boolean behindOwn = !kept.isEmpty() && !before;
-    for (Moving.Value value : moving.values()) {
+    for (Given.Value value : moving.given().values()) {
       pieces.add(Written.plain(first && !behindOwn ? "" : ", "));
       member(value.member(), pieces);
       first = false;

@@ -40,7 +40,7 @@ final class CallSites {
                 .filter(use -> !moving.owner().holds(method.range(), use))
                 .sorted(Comparator.comparingInt(CallSites::size))
                 .toList();
-    uses.forEach(use -> moving.seenFrom(classAround(use.trees(), use.path())));
+    uses.forEach(use -> moving.visibility().seenFrom(classAround(use.trees(), use.path())));
   }
 
   private static int size(MemberUses.MemberUse use) {
@@ -86,7 +86,7 @@ final class CallSites {
   /** A reference to a static method names its new class. */
   private Replacement reference(MemberUses.MemberUse use, TypeNames here) {
     MemberReferenceTree tree = (MemberReferenceTree) use.path().getLeaf();
-    boolean plain = moving.method().is(Modifier.STATIC) && moving.becomesStatic();
+    boolean plain = moving.method().is(Modifier.STATIC) && moving.route().becomesStatic();
     if (!plain) {
       throw refused(use, "a method reference names it");
     }

@@ -44,7 +44,7 @@ final class DelegateText {
             owner.trees().path(),
             declaration,
             body,
-            moving.widening().of(method.element()).stream().toList()),
+            moving.visibility().widening().of(method.element()).stream().toList()),
         text.done());
   }
 
@@ -71,7 +71,7 @@ final class DelegateText {
 
   private void arguments(Written.Text text) {
     String separator = "";
-    if (moving.passesOwner()) {
+    if (moving.given().isOwner()) {
       text.name("this", "this of " + owner.binaryName());
       separator = ", ";
     }
@@ -89,7 +89,7 @@ final class DelegateText {
 
   private String values(Written.Text text, String first) {
     String separator = first;
-    for (Moving.Value value : moving.values()) {
+    for (Given.Value value : moving.given().values()) {
       text.text(separator);
       member(text, value.member());
       separator = ", ";

@@ -53,16 +53,10 @@ final class MoveMethodPlan {
     Through through = new ThroughChoice(owner, target, method).of(arguments.wishes().through());
     this.checks = new MovedChecks(owner, target, method, through, arguments.wishes());
     checks.require();
-    this.moving =
-        new Moving(
-            owner,
-            target,
-            method,
-            through,
-            MovedCode.of(owner, method, through, target.element(), checks.keepsDelegate()),
-            arguments.wishes(),
-            checks.keepsDelegate(),
-            ownerReason);
+    boolean delegate = checks.keepsDelegate();
+    MovedCode code = MovedCode.of(owner, method, through, target.element(), delegate);
+    Route route = new Route(owner, target, method, through, code, delegate);
+    this.moving = new Moving(route, arguments.wishes(), ownerReason);
     checks.requireTarget(moving);
   }
 
@@ -86,7 +80,7 @@ final class MoveMethodPlan {
   Set<String> affected() {
     Set<String> affected = new TreeSet<>(List.of(owner.trees().path(), target.trees().path()));
     Set<String> words = new TreeSet<>(Set.of(moving.name()));
-    words.addAll(moving.widening().names());
+    words.addAll(moving.visibility().widening().names());
     if (!moving.delegate()) {
       if (!moving.method().is(Modifier.PRIVATE)) {
         affected.addAll(index.filesWith(Set.of(moving.method().name())));
@@ -122,7 +116,7 @@ final class MoveMethodPlan {
       edits.add(owner.trees().path(), leaving());
       sites.collect(edits);
     }
-    moving.widening().collect(moving.method().element(), edits::add);
+    moving.visibility().widening().collect(moving.method().element(), edits::add);
     return assemble(edits, names);
   }
 
@@ -218,8 +212,8 @@ final class MoveMethodPlan {
       api.add("the method %s#%s goes".formatted(owner.writtenName(), OwnerClass.signature(method)));
     }
     List<String> wider = new ArrayList<>();
-    moving.visibilityChange().ifPresent(wider::add);
-    wider.addAll(moving.widening().announced());
+    moving.visibility().change(moving.name()).ifPresent(wider::add);
+    wider.addAll(moving.visibility().widening().announced());
     List<String> delegates = moving.delegate() ? List.of(OwnerClass.signature(method)) : List.of();
     return new Change.Report(api, wider, delegates, notes());
   }
@@ -233,14 +227,15 @@ final class MoveMethodPlan {
 
   private List<String> notes() {
     List<String> notes = new ArrayList<>();
-    if (!moving.values().isEmpty()) {
+    if (!moving.given().values().isEmpty()) {
       notes.add(
           "It receives %s; --pass owner gives it the whole %s instead."
               .formatted(
-                  Listed.of(moving.values().stream().map(Moving.Value::name).toList()),
+                  Listed.of(moving.given().values().stream().map(Given.Value::name).toList()),
                   owner.simpleName()));
     }
     moving
+        .given()
         .ownerReason()
         .filter(reason -> !reason.isEmpty())
         .ifPresent(

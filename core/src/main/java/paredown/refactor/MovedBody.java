@@ -33,11 +33,15 @@ final class MovedBody {
 
   static List<Replacement> edits(Moving moving, TypeNames names) {
     MovedBody body = new MovedBody(moving, names);
-    moving.code().targeted().forEach(body::target);
-    moving.code().asked().forEach(moving.passesOwner() ? body::askOwner : body::useValue);
-    moving.code().statics().forEach(body::qualify);
-    moving.code().again().forEach(body::again);
-    moving.code().named().forEach(body::rename);
+    moving.route().code().targeted().forEach(body::target);
+    moving
+        .route()
+        .code()
+        .asked()
+        .forEach(moving.given().isOwner() ? body::askOwner : body::useValue);
+    moving.route().code().statics().forEach(body::qualify);
+    moving.route().code().again().forEach(body::again);
+    moving.route().code().named().forEach(body::rename);
     return body.edits;
   }
 
@@ -90,9 +94,9 @@ final class MovedBody {
 
   private boolean isShadowed(Element member, String name) {
     return member.getKind() != ElementKind.METHOD
-        && (moving.code().locals().contains(name)
-            || moving.passesOwner() && moving.givenOwner().equals(name)
-            || moving.values().stream().anyMatch(value -> value.name().equals(name)));
+        && (moving.route().code().locals().contains(name)
+            || moving.given().isOwner() && moving.given().ownerName().equals(name)
+            || moving.given().values().stream().anyMatch(value -> value.name().equals(name)));
   }
 
   private void askOwner(MovedCode.Asked asked) {
@@ -105,14 +109,14 @@ final class MovedBody {
       replace(
           trees.start(self),
           trees.end(self),
-          Written.text("").local(moving.givenOwner(), place(self)));
+          Written.text("").local(moving.given().ownerName(), place(self)));
       return;
     }
     Written.Text text = Written.text("");
     if (asked.member() == null) {
-      text.local(moving.givenOwner(), place(tree));
+      text.local(moving.given().ownerName(), place(tree));
     } else {
-      text.local(moving.givenOwner())
+      text.local(moving.given().ownerName())
           .text(".")
           .name(
               asked.member().getSimpleName().toString(),
@@ -129,12 +133,12 @@ final class MovedBody {
     replace(
         trees.start(whole),
         trees.end(whole),
-        Written.text("").local(moving.value(asked.member()).name(), place(tree)));
+        Written.text("").local(moving.given().value(asked.member()).name(), place(tree)));
   }
 
   private void qualify(MovedCode.Static use) {
     IdentifierTree tree = use.tree();
-    if (use.member().equals(moving.method().element()) && isStaticStill()) {
+    if (use.member().equals(moving.method().element()) && moving.route().staysStatic()) {
       again(tree);
     } else if (use.member().equals(moving.method().element()) && !moving.delegate()) {
       throw refusedAgain(tree);
@@ -144,6 +148,15 @@ final class MovedBody {
       int start = trees.start(tree);
       edits.add(Replacement.of(start, start, text.text(".").done()));
     }
+  }
+
+  private boolean isWithinAgain(Tree tree) {
+    return !moving.delegate()
+        && moving.route().code().again().stream()
+            .map(TreePath::getLeaf)
+            .anyMatch(
+                each ->
+                    trees.start(each) <= trees.start(tree) && trees.end(tree) <= trees.end(each));
   }
 
   /** A method that names itself behind its class or another object asks the delegate. */
@@ -157,13 +170,6 @@ final class MovedBody {
     if (!plain) {
       throw refusedAgain(path.getLeaf());
     }
-    moving
-        .code()
-        .named()
-        .removeIf(
-            named ->
-                trees.start(named.tree()) >= trees.start(path.getLeaf())
-                    && trees.end(named.tree()) <= trees.end(path.getLeaf()));
     again(path.getLeaf());
   }
 
@@ -181,10 +187,6 @@ final class MovedBody {
         trees.start(tree),
         trees.end(tree),
         Written.text("").name(moving.name(), moving.newKey(), place(tree)));
-  }
-
-  private boolean isStaticStill() {
-    return moving.becomesStatic() && moving.method().is(Modifier.STATIC);
   }
 
   private TypeElement qualifier(MovedCode.Static use) {
@@ -215,6 +217,9 @@ final class MovedBody {
   }
 
   private void rename(MovedCode.Named named) {
+    if (isWithinAgain(named.tree())) {
+      return;
+    }
     String written = named.tree().getName().toString();
     if (!names.of(named.type(), scope()).equals(written)) {
       Written.Text text = Written.text("");

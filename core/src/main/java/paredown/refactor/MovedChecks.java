@@ -134,10 +134,10 @@ final class MovedChecks {
         target.element().getNestingKind() == NestingKind.MEMBER
             && type.getKind() == ElementKind.CLASS
             && !type.getModifiers().contains(Modifier.STATIC);
-    if (moving.becomesStatic() && inner && release() < 16) {
+    if (moving.route().becomesStatic() && inner && release() < 16) {
       throw elsewhere("an inner class has no static methods before Java 16");
     }
-    if (moving.becomesStatic() || through instanceof Through.Fresh) {
+    if (moving.route().becomesStatic() || through instanceof Through.Fresh) {
       requireQuietStart();
     }
     if (through.variable() != null) {
@@ -211,7 +211,7 @@ final class MovedChecks {
       return;
     }
     SteadyFields steady = new SteadyFields(owner, method, moving.calm());
-    for (MovedCode.Targeted use : moving.code().targeted()) {
+    for (MovedCode.Targeted use : moving.route().code().targeted()) {
       if (!steady.is(through.variable(), use.path(), use.inner())) {
         throw Refused.because(
             RefusalKind.TARGET_CHANGES, subject, owner.trees().place(use.path().getLeaf()));
@@ -298,7 +298,8 @@ final class MovedChecks {
   }
 
   private void requireOther(Moving moving, ExecutableElement other) {
-    int count = moving.kept().size() + moving.values().size() + (moving.passesOwner() ? 1 : 0);
+    int count =
+        moving.kept().size() + moving.given().values().size() + (moving.given().isOwner() ? 1 : 0);
     boolean alike =
         other.getSimpleName().contentEquals(moving.name())
             && !other.equals(method.element())

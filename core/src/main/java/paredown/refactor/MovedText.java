@@ -139,16 +139,16 @@ final class MovedText {
   private Set<String> wanted() {
     Set<String> wanted = new java.util.HashSet<>();
     boolean toInterface = moving.target().element().getKind().isInterface();
-    Moving.Level level = moving.level();
-    boolean written = level != Moving.Level.PACKAGE;
-    boolean implied = toInterface && level == Moving.Level.PUBLIC;
+    Visibility.Level level = moving.visibility().level();
+    boolean written = level != Visibility.Level.PACKAGE;
+    boolean implied = toInterface && level == Visibility.Level.PUBLIC;
     boolean already = Modifiers.has(source, method.range(), "public");
     if (written && (!implied || already)) {
       wanted.add(level.word());
     }
-    if (moving.becomesStatic()) {
+    if (moving.route().becomesStatic()) {
       wanted.add("static");
-    } else if (toInterface && level != Moving.Level.PRIVATE) {
+    } else if (toInterface && level != Visibility.Level.PRIVATE) {
       wanted.add("default");
     }
     if (method.is(Modifier.FINAL) && !toInterface) {
@@ -200,19 +200,19 @@ final class MovedText {
       removeParameter(all, parameter.index());
     }
     int bracket = openingBracket();
-    if (moving.passesOwner()) {
+    if (moving.given().isOwner()) {
       Written.Text text = Written.text("");
       names.write(text, owner.element().asType(), scope());
-      text.text(" " + moving.givenOwner() + (kept.isEmpty() ? "" : ", "));
+      text.text(" " + moving.given().ownerName() + (kept.isEmpty() ? "" : ", "));
       inside.add(Replacement.of(bracket, bracket, text.done()));
     }
-    if (moving.values().isEmpty()) {
+    if (moving.given().values().isEmpty()) {
       return;
     }
     boolean before = moving.isVarArgs();
     Written.Text text = Written.text("");
-    String separator = kept.isEmpty() && !moving.passesOwner() || before ? "" : ", ";
-    for (Moving.Value value : moving.values()) {
+    String separator = kept.isEmpty() && !moving.given().isOwner() || before ? "" : ", ";
+    for (Given.Value value : moving.given().values()) {
       names.write(text.text(separator), value.type(), scope());
       text.text(" " + value.name());
       separator = ", ";

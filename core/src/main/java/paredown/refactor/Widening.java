@@ -17,6 +17,7 @@ import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
@@ -46,7 +47,30 @@ final class Widening {
         throw Refused.of(
             RefusalKind.HIDDEN_FROM_OUTSIDE, subject, name(closed) + " cannot be seen", place);
       }
+      requireAlone(closed, subject, place);
       widened.merge(closed, !sight.isNear(closed), Boolean::logicalOr);
+    }
+  }
+
+  /** Among several methods of a name, calls elsewhere could choose the one that is opened. */
+  private void requireAlone(Element opened, String subject, String place) {
+    if (!(opened instanceof ExecutableElement method)) {
+      return;
+    }
+    TypeElement type = (TypeElement) method.getEnclosingElement();
+    boolean chosen =
+        program.elements().getAllMembers(type).stream()
+            .filter(ExecutableElement.class::isInstance)
+            .map(ExecutableElement.class::cast)
+            .filter(other -> other.getKind() == method.getKind() && !other.equals(method))
+            .filter(other -> other.getSimpleName().equals(method.getSimpleName()))
+            .anyMatch(
+                other ->
+                    other.isVarArgs()
+                        || method.isVarArgs()
+                        || other.getParameters().size() == method.getParameters().size());
+    if (chosen) {
+      throw Refused.of(RefusalKind.OVERLOAD_OPENED, subject, name(opened), place);
     }
   }
 

@@ -1,0 +1,135 @@
+package paredown.refactor;
+
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+
+/** How far a moved method is seen in its new place, and what else must be seen from there. */
+final class Visibility {
+
+  /** How far a member is seen, from the least. */
+  enum Level {
+    PRIVATE("private"),
+    PACKAGE("package"),
+    PROTECTED("protected"),
+    PUBLIC("public");
+
+    private final String word;
+
+    Level(String word) {
+      this.word = word;
+    }
+
+    String word() {
+      return word;
+    }
+  }
+
+  private final Route route;
+  private final OwnerClass owner;
+  private final OwnerClass target;
+  private final OwnerClass.Method method;
+  private final Given given;
+  private final Widening widening;
+  private Level wanted = Level.PRIVATE;
+
+  Visibility(Route route, Given given) {
+    this.route = route;
+    this.owner = route.owner();
+    this.target = route.target();
+    this.method = route.method();
+    this.given = given;
+    this.widening = new Widening(route.program());
+    widenSeen();
+    if (route.delegate()) {
+      seenFrom(owner.element());
+    }
+  }
+
+  /** What becomes more visible, for the code in its new place. */
+  Widening widening() {
+    return widening;
+  }
+
+  /** Notes that code of a class calls the method in its new place. */
+  void seenFrom(TypeElement caller) {
+    Sight sight = new Sight(caller, route.program().elements());
+    Level level =
+        sight.isWithinSameOutermost(target.element())
+            ? Level.PRIVATE
+            : sight.isNear(target.element()) ? Level.PACKAGE : Level.PUBLIC;
+    if (level.compareTo(wanted) > 0) {
+      wanted = level;
+    }
+    if (sight.hides(target.element())) {
+      widening.open(target.element(), sight, route.subject(), target.trees().place(target.tree()));
+    }
+  }
+
+  /** How far the method was seen in its old place. */
+  Level before() {
+    Set<Modifier> modifiers = method.element().getModifiers();
+    return modifiers.contains(Modifier.PUBLIC)
+        ? Level.PUBLIC
+        : modifiers.contains(Modifier.PROTECTED)
+            ? Level.PROTECTED
+            : modifiers.contains(Modifier.PRIVATE) ? Level.PRIVATE : Level.PACKAGE;
+  }
+
+  /** How far it must be seen in its new place. */
+  Level level() {
+    Level level = before().compareTo(wanted) > 0 ? before() : wanted;
+    boolean ofInterface = target.element().getKind().isInterface();
+    return ofInterface && level != Level.PRIVATE ? Level.PUBLIC : level;
+  }
+
+  Optional<String> change(String name) {
+    return level().compareTo(before()) > 0
+        ? Optional.of(
+            "%s#%s: %s -> %s".formatted(target.simpleName(), name, before().word(), level().word()))
+        : Optional.empty();
+  }
+
+  private void widenSeen() {
+    Sight sight = new Sight(target.element(), route.program().elements());
+    String subject = route.subject();
+    Set<Tree> values = new HashSet<>();
+    route.code().asked().forEach(asked -> values.add(asked.path().getLeaf()));
+    for (TreePath path : route.code().seen()) {
+      Element element = owner.trees().element(path);
+      boolean asked = !given.isOwner() && values.contains(path.getLeaf());
+      boolean made = element.getKind() == ElementKind.CONSTRUCTOR && !isWritten(element);
+      Element open = made ? element.getEnclosingElement() : element;
+      boolean itself = open.equals(method.element()) && !(given.isOwner() && route.delegate());
+      if (!asked && !itself && sight.hides(open)) {
+        widening.open(open, sight, subject, owner.trees().place(path.getLeaf()));
+      }
+    }
+    if (given.isOwner()
+        && MovedCode.isWithinGeneric(owner.element())
+        && !(route.through() instanceof Through.Around)) {
+      throw Refused.because(
+          RefusalKind.OWNER_TYPE_VARIABLE, subject, owner.trees().place(method.tree()));
+    }
+    if (given.isOwner() && sight.hides(owner.element())) {
+      widening.open(owner.element(), sight, subject, owner.trees().place(method.tree()));
+    }
+  }
+
+  private boolean isWritten(Element constructor) {
+    TreePath path = route.program().trees().getPath(constructor);
+    return path == null
+        || route
+                .program()
+                .trees()
+                .getSourcePositions()
+                .getEndPosition(path.getCompilationUnit(), path.getLeaf())
+            >= 0;
+  }
+}
