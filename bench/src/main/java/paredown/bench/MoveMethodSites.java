@@ -17,89 +17,103 @@ import paredown.refactor.MoveMethod;
  * for something, around and within its own, and, drawn by lot, to one that it has no link to.
  */
 final class MoveMethodSites implements Sites {
-  private final List<Site> sites = new ArrayList<>();
-  private Map<String, List<TypeFact>> bySimpleName = Map.of();
-  private List<TypeFact> targets = List.of();
-  private Callers callers;
-  private Random random;
 
   @Override
-  public List<Site> in(Facts facts, Predicate<String> isMain, Random seeded) {
-    random = seeded;
-    callers = new Callers(facts);
+  public List<Site> in(Facts facts, Predicate<String> isMain, Random random) {
     List<TypeFact> types =
         facts.types().stream()
             .filter(type -> type.kind() != TypeFact.Kind.ANNOTATION)
             .filter(type -> isMain.test(type.range().file()))
             .toList();
-    bySimpleName = types.stream().collect(Collectors.groupingBy(TypeFact::simpleName));
-    targets = types;
-    for (TypeFact type : types) {
-      for (MethodFact method : type.methods()) {
-        if (!method.isConstructor() && !method.isAbstract()) {
-          sites(type, method);
-        }
-      }
-    }
-    return sites;
+    return new Enumeration(types, new Callers(facts), random).all();
   }
 
-  private void sites(TypeFact type, MethodFact method) {
-    for (MethodFact.Parameter parameter : method.parameters()) {
-      linked(type, method, "parameter", parameter.type(), parameter.name());
+  /** The sites of some types, found one after the other. */
+  private record Enumeration(
+      List<TypeFact> types,
+      Map<String, List<TypeFact>> bySimpleName,
+      Callers callers,
+      Random random,
+      List<Site> sites) {
+
+    Enumeration(List<TypeFact> types, Callers callers, Random random) {
+      this(
+          types,
+          types.stream().collect(Collectors.groupingBy(TypeFact::simpleName)),
+          callers,
+          random,
+          new ArrayList<>());
     }
-    if (!method.isStatic()) {
-      for (FieldFact field : type.fields()) {
-        if (!field.isStatic() && method.fieldsOf(type.name()).contains(field.name())) {
-          linked(type, method, "field", field.type(), field.name());
+
+    List<Site> all() {
+      for (TypeFact type : types) {
+        for (MethodFact method : type.methods()) {
+          if (!method.isConstructor() && !method.isAbstract()) {
+            sites(type, method);
+          }
         }
       }
+      return sites;
     }
-    if (!type.outer().isEmpty()) {
-      add(type, method, "nested", type.outer(), "static");
+
+    private void sites(TypeFact type, MethodFact method) {
+      for (MethodFact.Parameter parameter : method.parameters()) {
+        linked(type, method, "parameter", parameter.type(), parameter.name());
+      }
       if (!method.isStatic()) {
-        add(type, method, "nested", type.outer(), "outer");
+        for (FieldFact field : type.fields()) {
+          if (!field.isStatic() && method.fieldsOf(type.name()).contains(field.name())) {
+            linked(type, method, "field", field.type(), field.name());
+          }
+        }
+      }
+      if (!type.outer().isEmpty()) {
+        add(type, method, "nested", type.outer(), "static");
+        if (!method.isStatic()) {
+          add(type, method, "nested", type.outer(), "outer");
+        }
+      }
+      types.stream()
+          .filter(each -> each.outer().equals(type.name()))
+          .forEach(each -> add(type, method, "nested", each.name(), "static"));
+      TypeFact other = types.get(random.nextInt(types.size()));
+      if (!other.name().equals(type.name())) {
+        String how = random.nextInt(4) == 0 ? "new" : "static";
+        add(
+            type,
+            method,
+            method.isStatic() ? "static" : "no link",
+            other.name(),
+            method.isStatic() ? "static" : how);
       }
     }
-    targets.stream()
-        .filter(each -> each.outer().equals(type.name()))
-        .forEach(each -> add(type, method, "nested", each.name(), "static"));
-    TypeFact other = targets.get(random.nextInt(targets.size()));
-    if (!other.name().equals(type.name())) {
-      String how = random.nextInt(4) == 0 ? "new" : "static";
-      add(
-          type,
-          method,
-          method.isStatic() ? "static" : "no link",
-          other.name(),
-          method.isStatic() ? "static" : how);
+
+    private static boolean asks(MethodFact method, TypeFact target) {
+      return method.uses().stream()
+          .anyMatch(
+              use -> use.type().equals(target.name()) || target.supertypes().contains(use.type()));
     }
-  }
 
-  private static boolean asks(MethodFact method, TypeFact target) {
-    return method.uses().stream()
-        .anyMatch(
-            use -> use.type().equals(target.name()) || target.supertypes().contains(use.type()));
-  }
+    private void linked(
+        TypeFact from, MethodFact method, String kind, String type, String through) {
+      bySimpleName.getOrDefault(type.substring(type.lastIndexOf('.') + 1), List.of()).stream()
+          .filter(each -> !each.name().equals(from.name()))
+          .filter(each -> asks(method, each))
+          .forEach(each -> add(from, method, kind, each.name(), through));
+    }
 
-  private void linked(TypeFact from, MethodFact method, String kind, String type, String through) {
-    bySimpleName.getOrDefault(type.substring(type.lastIndexOf('.') + 1), List.of()).stream()
-        .filter(each -> !each.name().equals(from.name()))
-        .filter(each -> asks(method, each))
-        .forEach(each -> add(from, method, kind, each.name(), through));
-  }
-
-  private void add(TypeFact type, MethodFact method, String kind, String target, String through) {
-    MoveMethod.Wishes wishes = MoveMethod.Wishes.NONE.through(through);
-    boolean none = random.nextInt(3) > 0;
-    sites.add(
-        new Site(
-            kind,
-            new MoveMethod(
-                type.name(),
-                method.signature(),
-                target,
-                none ? wishes.delegate(false) : wishes.delegate(true)),
-            callers.of(type, method.signature())));
+    private void add(TypeFact type, MethodFact method, String kind, String target, String through) {
+      MoveMethod.Wishes wishes = MoveMethod.Wishes.NONE.through(through);
+      boolean none = random.nextInt(3) > 0;
+      sites.add(
+          new Site(
+              kind,
+              new MoveMethod(
+                  type.name(),
+                  method.signature(),
+                  target,
+                  none ? wishes.delegate(false) : wishes.delegate(true)),
+              callers.of(type, method.signature())));
+    }
   }
 }

@@ -170,6 +170,8 @@ public final class Sweep {
             System.out.println(file.after().text());
           }
           System.out.println(Gates.check(plan.program(), plan.change()));
+        } catch (Refused refused) {
+          System.out.println("Refused: " + refused.getMessage() + " " + refused.places());
         }
         return;
       }

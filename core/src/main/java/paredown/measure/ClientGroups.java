@@ -55,7 +55,7 @@ public final class ClientGroups {
       Set<String> own = new TreeSet<>();
       part.forEach(member -> own.addAll(users.getOrDefault(member, Set.of())));
       MemberGroups.Group group = MemberGroups.group(type, part);
-      if (own.size() >= fewest && group.size() >= MEMBERS && !group.fields().isEmpty()) {
+      if (own.size() >= fewest && group.size() >= MEMBERS && isOwn(type, group)) {
         parts.add(group);
         clientsOf.put(group, own);
       }
@@ -65,5 +65,12 @@ public final class ClientGroups {
         .sorted((one, other) -> other.size() - one.size())
         .map(part -> new Group(names.get(part), part.fields(), part.methods(), clientsOf.get(part)))
         .toList();
+  }
+
+  /** Whether a part keeps something, and does more with it than what all its kind must do. */
+  private static boolean isOwn(TypeFact type, MemberGroups.Group group) {
+    return !group.fields().isEmpty()
+        && group.methods().stream()
+            .anyMatch(signature -> !type.method(signature).orElseThrow().overrides());
   }
 }

@@ -72,6 +72,26 @@ class DivergentChangeTest {
   }
 
   @Test
+  void whatAllOfItsKindMustDoIsNoReasonOfItsOwn() {
+    String book =
+        """
+        public class Book implements AutoCloseable {
+          private int moves;
+          private int left;
+          void moor() { moves++; }
+          int moves() { return moves; }
+          @Override public void close() { left++; }
+        }
+        """;
+    List<String> sources = new ArrayList<>(List.of(book));
+    String[] calls = {"b.moor();", "b.moves();", "b.close();", "b.close();"};
+    for (int i = 0; i < calls.length; i++) {
+      sources.add(CLIENT.formatted("Client" + i, calls[i]));
+    }
+    assertEquals(List.of(), divergent(Found.in(folder, sources.toArray(String[]::new))));
+  }
+
+  @Test
   void aSingleClientIsNoGroup() {
     assertEquals(
         List.of(), divergent(with("", "b.moor();", "b.moves();", "b.charge(1); b.dues();")));
