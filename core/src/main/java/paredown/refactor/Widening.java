@@ -7,6 +7,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -146,10 +147,14 @@ final class Widening {
    * @param edits takes a file's path and an edit of it
    */
   void collect(Element except, BiConsumer<String, Replacement> edits) {
+    Set<String> places = new HashSet<>();
     widened.forEach(
         (element, toPublic) -> {
-          if (!element.equals(except)) {
-            edits.accept(file(element), edit(element, toPublic));
+          Replacement edit = edit(element, toPublic);
+          // Fields that are declared together share their modifiers.
+          boolean first = places.add(file(element) + ":" + edit.start());
+          if (first && !element.equals(except)) {
+            edits.accept(file(element), edit);
           }
         });
   }

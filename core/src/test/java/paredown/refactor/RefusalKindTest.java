@@ -8,7 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
@@ -20,27 +22,35 @@ class RefusalKindTest {
         Files.readAllLines(Path.of("../docs/refactorings.md")).stream()
             .filter(line -> line.startsWith("| `"))
             .toList();
+    Map<String, String> examples = examples();
     List<String> kinds =
         Arrays.stream(RefusalKind.values())
             .map(
                 kind ->
-                    "| `%s` | %s | %s |"
+                    "| `%s` | %s | %s | %s |"
                         .formatted(
                             kind.id(),
                             kind.mark().name().toLowerCase().replace('_', ' '),
-                            kind.why()))
+                            kind.why(),
+                            examples.getOrDefault(kind.id(), "")))
             .toList();
     assertEquals(kinds, rows);
   }
 
-  @Test
-  void isForcedByACaseWhereItIsUnsafe() throws IOException {
-    Set<String> forced = new TreeSet<>();
+  /** The sentence of the first case that is refused for each reason. */
+  private static Map<String, String> examples() throws IOException {
+    Map<String, String> examples = new TreeMap<>();
     for (String operation : List.of("extract-class", "move-method")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
-        forced.add(each.refused().replaceAll(" .*", ""));
+        examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }
     }
+    return examples;
+  }
+
+  @Test
+  void isForcedByACaseWhereItIsUnsafe() throws IOException {
+    Set<String> forced = new TreeSet<>(examples().keySet());
     // These are forced elsewhere: by bytes that are no text, and in the tests of the command line.
     forced.addAll(Set.of("garbled", "no-test-command", "api-changes"));
     for (RefusalKind kind : RefusalKind.values()) {
