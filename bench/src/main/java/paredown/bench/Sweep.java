@@ -129,7 +129,7 @@ public final class Sweep {
           .filter(each -> !each.isEmpty())
           .forEach(each -> chosen.add(each.remove()));
     }
-    return chosen;
+    return chosen.subList(0, Math.min(number, chosen.size()));
   }
 
   private boolean isTest(String file) {
