@@ -136,7 +136,8 @@ public final class Symbols {
     };
   }
 
-  static boolean isLocal(Element element) {
+  /** Whether an element is a variable of a body, a parameter among them. */
+  public static boolean isLocal(Element element) {
     ElementKind kind = element.getKind();
     return kind == ElementKind.LOCAL_VARIABLE
         || kind == ElementKind.PARAMETER

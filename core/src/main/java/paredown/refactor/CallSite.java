@@ -119,7 +119,7 @@ final class CallSite {
     boolean asked =
         keeps || (moving.given().isOwner() ? moving.given().isOwnerAskedAtOnce() : times > 0);
     boolean isStatic = moving.method().is(Modifier.STATIC);
-    if (!asked && !isStatic && !isAcceptedNull() && !CallSites.isNeverNull(trees, object)) {
+    if (!asked && !isStatic && !moving.acceptsNull() && !CallSites.isNeverNull(trees, object)) {
       throw Refused.advising(
           RefusalKind.MAYBE_NULL,
           "%s could be asked of null here, which would no longer show."
@@ -127,10 +127,6 @@ final class CallSite {
           "If that never happens, say --accept maybe-null; or keep its old place with --delegate keep.",
           use.place());
     }
-  }
-
-  private boolean isAcceptedNull() {
-    return moving.acceptsNull();
   }
 
   private void requireOrder() {
@@ -368,18 +364,10 @@ final class CallSite {
   }
 
   private Replacement removal(int index) {
-    int start = trees.start(arguments.get(index).getLeaf());
-    int end = trees.end(arguments.get(index).getLeaf());
-    int wideStart = start;
-    int wideEnd = end;
-    if (index + 1 < arguments.size()) {
-      wideEnd = trees.start(arguments.get(index + 1).getLeaf());
-    } else if (index > 0) {
-      wideStart = trees.end(arguments.get(index - 1).getLeaf());
-    }
-    requireBare(wideStart, start);
-    requireBare(end, wideEnd);
-    return Replacement.removal(wideStart, wideEnd);
+    ListItem item = ListItem.of(trees, call.getArguments(), index);
+    requireBare(item.start(), trees.start(arguments.get(index).getLeaf()));
+    requireBare(trees.end(arguments.get(index).getLeaf()), item.end());
+    return Replacement.removal(item.start(), item.end());
   }
 
   private void requireBare(int start, int end) {

@@ -9,7 +9,6 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -19,8 +18,6 @@ import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Unit;
-import paredown.program.Use;
-import paredown.program.UseKind;
 
 /** Lets every caller ask the moved method in its new place. */
 final class CallSites {
@@ -150,16 +147,5 @@ final class CallSites {
     boolean isFinal = variable.getModifiers().contains(Modifier.FINAL);
     boolean local = !variable.getKind().isField();
     return isFinal || local && !Writes.in(trees, path.getParentPath()).contains(variable);
-  }
-
-  /** The uses of a kind at the place of a method's name. */
-  static List<Use> receiver(MemberUses.MemberUse use) {
-    List<Use> found = new ArrayList<>();
-    use.trees()
-        .program()
-        .uses()
-        .at(use.file(), use.offset(), UseKind.RECEIVER)
-        .ifPresent(found::add);
-    return found;
   }
 }

@@ -15,7 +15,6 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.program.Program;
-import paredown.program.UseKind;
 
 /**
  * Calm calls are those that write nothing anybody could see: plain accessors, and the platform's.
@@ -64,9 +63,11 @@ final class CalmCalls {
         method.getParameters().isEmpty()
             && method.getEnclosingElement().getKind() != ElementKind.INTERFACE
             && !method.getModifiers().contains(Modifier.SYNCHRONIZED);
-    if (!simple || isOverridden(method)) {
-      return Optional.empty();
-    }
+    return simple ? given(method).filter(field -> !isOverridden(method)) : Optional.empty();
+  }
+
+  /** The field that a method without parameters gives by its body alone. */
+  private Optional<VariableElement> given(ExecutableElement method) {
     MethodTree tree = program.trees().getTree(method);
     if (tree == null || tree.getBody() == null) {
       return component(method);
@@ -104,10 +105,6 @@ final class CalmCalls {
         || method.getEnclosingElement().getModifiers().contains(Modifier.FINAL)) {
       return false;
     }
-    String key = program.symbols().key(method);
-    return program
-        .uses()
-        .all()
-        .anyMatch(use -> use.kind() == UseKind.OVERRIDES && use.key().contains(key));
+    return Overriding.of(program, program.symbols().key(method)).isPresent();
   }
 }

@@ -23,7 +23,6 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
-import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
 
@@ -307,18 +306,9 @@ final class CarriedCode {
       String written =
           packageName.isEmpty() ? qualified : qualified.substring(packageName.length() + 1);
       Written.Text text = Written.text("");
-      names(text, declaring, written);
+      TypeNames.spell(text, declaring, written, owner.program().symbols()::key, null);
       int offset = owner.trees().start(tree);
       edits.add(Replacement.of(offset, offset, text.text(".").done()));
-    }
-
-    private void names(Written.Text text, TypeElement type, String written) {
-      Symbols symbols = owner.program().symbols();
-      if (type.getEnclosingElement() instanceof TypeElement outer && written.contains(".")) {
-        names(text, outer, written.substring(0, written.lastIndexOf('.')));
-        text.text(".");
-      }
-      text.name(type.getSimpleName().toString(), symbols.key(type));
     }
 
     private boolean isImportedStatically(String name, TypeElement declaring) {
@@ -383,14 +373,7 @@ final class CarriedCode {
     }
 
     private void requireVisible(Element element, Tree tree) {
-      boolean madeByDefault = element.getKind() == ElementKind.CONSTRUCTOR && !isWritten(element);
-      Element open = madeByDefault ? element.getEnclosingElement() : element;
-      widening.open(open, sight, subject, owner.trees().place(tree));
-    }
-
-    private boolean isWritten(Element constructor) {
-      TreePath path = owner.program().trees().getPath(constructor);
-      return path == null || owner.trees().end(path.getLeaf()) >= 0;
+      widening.open(element, sight, subject, owner.trees().place(tree));
     }
   }
 }

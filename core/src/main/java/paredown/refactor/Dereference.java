@@ -167,7 +167,7 @@ final class Dereference {
 
   /** What is tried fails as it would elsewhere where nothing catches it. */
   private First attempt(TreePath at, TryTree attempt) {
-    if (attempt.getCatches().stream().anyMatch(each -> catchesNull(at, each))) {
+    if (attempt.getCatches().stream().anyMatch(Dereference::catchesNull)) {
       return First.SOMETHING;
     }
     for (Tree resource : attempt.getResources()) {
@@ -182,7 +182,7 @@ final class Dereference {
     return statement(path(at, attempt.getBlock()));
   }
 
-  private boolean catchesNull(TreePath at, CatchTree caught) {
+  private static boolean catchesNull(CatchTree caught) {
     Tree type = caught.getParameter().getType();
     List<? extends Tree> alternatives =
         type instanceof UnionTypeTree union ? union.getTypeAlternatives() : List.of(type);

@@ -15,6 +15,7 @@ import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
+import paredown.program.Symbols;
 
 /** Tells which expressions may be evaluated in another order without anybody noticing. */
 final class EvaluationOrder {
@@ -42,10 +43,9 @@ final class EvaluationOrder {
     Effect mine = effect(one);
     for (TreePath other : others) {
       Effect its = effect(other);
-      boolean harmless = mine == Effect.NONE && its != Effect.ACTS || its == Effect.NONE;
       boolean looking = mine != Effect.ACTS && its != Effect.ACTS;
       boolean fixed = isFixed(one) || isFixed(other);
-      if (!(looking || fixed || harmless && mine != Effect.ACTS)) {
+      if (!looking && !fixed) {
         return false;
       }
     }
@@ -71,15 +71,8 @@ final class EvaluationOrder {
       return true;
     }
     boolean isFinal = element.getModifiers().contains(Modifier.FINAL);
-    boolean isVariable = element.getKind().isField() || isLocal(element);
-    return !isVariable || isFinal || isLocal(element) && !isAssigned(element, expression);
-  }
-
-  private static boolean isLocal(Element element) {
-    return switch (element.getKind()) {
-      case LOCAL_VARIABLE, PARAMETER, EXCEPTION_PARAMETER, RESOURCE_VARIABLE -> true;
-      default -> element.getKind().name().equals("BINDING_VARIABLE");
-    };
+    boolean isVariable = element.getKind().isField() || Symbols.isLocal(element);
+    return !isVariable || isFinal || Symbols.isLocal(element) && !isAssigned(element, expression);
   }
 
   /** Whether a local variable is assigned within the statement that uses it. */

@@ -59,12 +59,7 @@ final class MethodChecks {
       if (method.is(Modifier.PRIVATE)) {
         continue;
       }
-      owner
-          .program()
-          .uses()
-          .all()
-          .filter(use -> use.kind() == UseKind.OVERRIDES && use.key().contains(method.key()))
-          .findFirst()
+      Overriding.of(owner.program(), method.key())
           .ifPresent(
               use -> {
                 throw Refused.because(

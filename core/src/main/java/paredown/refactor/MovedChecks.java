@@ -94,7 +94,7 @@ final class MovedChecks {
     if (uses(UseKind.OVERRIDES)) {
       return Optional.of("it overrides or implements an inherited method");
     }
-    if (!method.is(Modifier.PRIVATE) && isOverridden()) {
+    if (!method.is(Modifier.PRIVATE) && Overriding.of(program, method.key()).isPresent()) {
       return Optional.of("it is overridden in a subclass");
     }
     if (method.is(Modifier.SYNCHRONIZED)) {
@@ -115,13 +115,6 @@ final class MovedChecks {
         .uses()
         .at(owner.trees().path(), owner.trees().names().of(method.tree()), kind)
         .isPresent();
-  }
-
-  private boolean isOverridden() {
-    return program
-        .uses()
-        .all()
-        .anyMatch(use -> use.kind() == UseKind.OVERRIDES && use.key().contains(method.key()));
   }
 
   /** Requires that the target can take the method, and that it is one object all the while. */
@@ -240,10 +233,10 @@ final class MovedChecks {
   }
 
   private boolean isVariable(TreePath path, VariableElement variable) {
-    return moving(path) && variable.equals(owner.trees().element(path));
+    return isPlainName(path) && variable.equals(owner.trees().element(path));
   }
 
-  private static boolean moving(TreePath path) {
+  private static boolean isPlainName(TreePath path) {
     return path.getLeaf() instanceof IdentifierTree
         || path.getLeaf() instanceof com.sun.source.tree.MemberSelectTree select
             && select.getExpression() instanceof IdentifierTree self

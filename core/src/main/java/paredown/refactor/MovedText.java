@@ -228,14 +228,10 @@ final class MovedText {
   }
 
   private void removeParameter(List<? extends VariableTree> all, int index) {
-    int start = owner.trees().start(all.get(index));
-    int end = owner.trees().end(all.get(index));
-    if (index + 1 < all.size()) {
-      end = owner.trees().start(all.get(index + 1));
-    } else if (index > 0) {
-      start = owner.trees().end(all.get(index - 1));
-    }
-    inside.add(Rewriting.of(owner.trees(), start, end, "the parameter is the object itself now"));
+    ListItem item = ListItem.of(owner.trees(), all, index);
+    inside.add(
+        Rewriting.of(
+            owner.trees(), item.start(), item.end(), "the parameter is the object itself now"));
   }
 
   private int openingBracket() {

@@ -118,16 +118,9 @@ final class NewClassImports {
           type.getSimpleName().toString(),
           owner.trees().place(owner.tree()));
     }
-    Written.Text text = Written.text("import " + packageName + ".");
-    names(text, type);
+    Written.Text text = Written.text("import ");
+    String name = type.getQualifiedName().toString();
+    TypeNames.spell(text, type, name, owner.program().symbols()::key, null);
     return text.text(";" + end).done();
-  }
-
-  private void names(Written.Text text, TypeElement type) {
-    if (type.getEnclosingElement() instanceof TypeElement outer) {
-      names(text, outer);
-      text.text(".");
-    }
-    text.name(type.getSimpleName().toString(), owner.program().symbols().key(type));
   }
 }

@@ -11,7 +11,6 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -78,10 +77,9 @@ final class SteadyFields {
         || !field.getEnclosingElement().equals(owner.element())) {
       return true;
     }
-    Set<Element> wanted = new HashSet<>(Set.of(field));
     TreePath unit = new TreePath(owner.trees().unit().tree());
     Map<Element, String> keys = Map.of(field, owner.program().symbols().key(field));
-    return Writes.in(owner.trees(), unit).stream().anyMatch(wanted::contains)
+    return Writes.in(owner.trees(), unit).contains(field)
         && MemberUses.of(owner.program(), keys).stream()
             .filter(use -> use.access() != MemberUses.Access.READ)
             .anyMatch(use -> !isInConstruction(use.path()));

@@ -105,11 +105,26 @@ final class TypeNames {
   }
 
   private void names(Written.Text text, TypeElement type, String written, Use.Place standsFor) {
+    spell(text, type, written, keys, standsFor);
+  }
+
+  /**
+   * Spells a type's name so that each part of it is meant for its type.
+   *
+   * @param written the name, as far as it is written
+   * @param standsFor the old use that it takes the place of; null where it is new
+   */
+  static void spell(
+      Written.Text text,
+      TypeElement type,
+      String written,
+      Function<Element, String> keys,
+      Use.Place standsFor) {
     int dot = written.lastIndexOf('.');
     if (dot >= 0) {
       String before = written.substring(0, dot);
       if (type.getEnclosingElement() instanceof TypeElement outer) {
-        names(text, outer, before);
+        spell(text, outer, before, keys, null);
       } else {
         text.text(before);
       }

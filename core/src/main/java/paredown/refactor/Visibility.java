@@ -6,7 +6,6 @@ import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 
@@ -67,9 +66,7 @@ final class Visibility {
     if (level.compareTo(wanted) > 0) {
       wanted = level;
     }
-    if (sight.hides(target.element())) {
-      widening.open(target.element(), sight, route.subject(), target.trees().place(target.tree()));
-    }
+    widening.open(target.element(), sight, route.subject(), target.trees().place(target.tree()));
   }
 
   /** How far the method was seen in its old place. */
@@ -104,11 +101,9 @@ final class Visibility {
     for (TreePath path : route.code().seen()) {
       Element element = owner.trees().element(path);
       boolean asked = !given.isOwner() && values.contains(path.getLeaf());
-      boolean made = element.getKind() == ElementKind.CONSTRUCTOR && !isWritten(element);
-      Element open = made ? element.getEnclosingElement() : element;
-      boolean itself = open.equals(method.element()) && !(given.isOwner() && route.delegate());
-      if (!asked && !itself && sight.hides(open)) {
-        widening.open(open, sight, subject, owner.trees().place(path.getLeaf()));
+      boolean itself = element.equals(method.element()) && !(given.isOwner() && route.delegate());
+      if (!asked && !itself) {
+        widening.open(element, sight, subject, owner.trees().place(path.getLeaf()));
       }
     }
     if (given.isOwner()
@@ -117,19 +112,8 @@ final class Visibility {
       throw Refused.because(
           RefusalKind.OWNER_TYPE_VARIABLE, subject, owner.trees().place(method.tree()));
     }
-    if (given.isOwner() && sight.hides(owner.element())) {
+    if (given.isOwner()) {
       widening.open(owner.element(), sight, subject, owner.trees().place(method.tree()));
     }
-  }
-
-  private boolean isWritten(Element constructor) {
-    TreePath path = route.program().trees().getPath(constructor);
-    return path == null
-        || route
-                .program()
-                .trees()
-                .getSourcePositions()
-                .getEndPosition(path.getCompilationUnit(), path.getLeaf())
-            >= 0;
   }
 }

@@ -43,7 +43,8 @@ final class Widening {
    * @throws Refused where its declaration cannot be edited
    */
   void open(Element element, Sight sight, String subject, String place) {
-    for (Element closed : sight.closed(element)) {
+    for (Element closed :
+        sight.closed(isImplicit(element) ? element.getEnclosingElement() : element)) {
       if (!isEditable(closed)) {
         throw Refused.of(
             RefusalKind.HIDDEN_FROM_OUTSIDE, subject, name(closed) + " cannot be seen", place);
@@ -51,6 +52,18 @@ final class Widening {
       requireAlone(closed, subject, place);
       widened.merge(closed, !sight.isNear(closed), Boolean::logicalOr);
     }
+  }
+
+  /** A constructor that is not written is seen as far as its class. */
+  private boolean isImplicit(Element element) {
+    TreePath path =
+        element.getKind() == ElementKind.CONSTRUCTOR ? program.trees().getPath(element) : null;
+    return path != null
+        && program
+                .trees()
+                .getSourcePositions()
+                .getEndPosition(path.getCompilationUnit(), path.getLeaf())
+            < 0;
   }
 
   /** Among several methods of a name, calls elsewhere could choose the one that is opened. */
