@@ -76,9 +76,9 @@ final class MoveCommand extends PareCommand {
         names = "--through",
         paramLabel = "WAY",
         description = {
-          "How it reaches its new object: a parameter's or field's name, outer (the object around",
-          "its own), new (a new object for each call), or static (none). Needed where several or",
-          "none are plain."
+          "How it reaches its new object: a parameter's or field's name,",
+          "outer (the object around its own), new (one for each call), or",
+          "static (none). Needed where several or none are plain."
         })
     private String through;
 
@@ -86,16 +86,18 @@ final class MoveCommand extends PareCommand {
         names = "--delegate",
         paramLabel = "keep|none",
         description = {
-          "Whether a method stays that forwards, or every caller asks the new place. By default",
-          "only private methods leave none."
+          "Whether a method stays that forwards, or every caller asks the",
+          "new place. By default only private methods leave none."
         })
     private Delegate delegate;
 
     @Option(
         names = "--pass",
         paramLabel = "values|owner",
-        description =
-            "What it receives of its old object: by default the values, where they will do.")
+        description = {
+          "What it receives of its old object: by default the values,",
+          "where they will do."
+        })
     private Pass pass = Pass.values;
 
     @Option(names = "--name", paramLabel = "NAME", description = "Its name in the new place.")
