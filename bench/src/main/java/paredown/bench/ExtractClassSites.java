@@ -83,7 +83,6 @@ final class ExtractClassSites implements Sites {
             .toList();
     return others.isEmpty() || others.size() == extraction.methods().size()
         ? Optional.empty()
-        : Optional.of(
-            new ExtractClass(extraction.type(), extraction.fields(), others, extraction.name()));
+        : Optional.of(extraction.withMethods(others));
   }
 }

@@ -7,6 +7,7 @@ import paredown.refactor.ExtractClass;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -71,10 +72,29 @@ final class ExtractCommand extends PareCommand {
         description = "The name of the new class.")
     private String name;
 
+    @Mixin private Delegates delegates = new Delegates();
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = {
+          "Refusals to overrule, since you know better: mapped-field,",
+          "mapped-class, native-code, serialized, reflected."
+        })
+    private List<String> accepted = List.of();
+
     @Override
     Preview preview(Session session) {
       List<String> trimmed = fields.stream().map(String::strip).distinct().toList();
-      return session.preview(new ExtractClass(type, trimmed, selectors(methods), name));
+      return session.preview(
+          new ExtractClass(
+              type,
+              trimmed,
+              selectors(methods),
+              name,
+              new ExtractClass.Wishes(
+                  delegates.keep(), Accepted.of(accepted, ExtractClass.acceptable()))));
     }
 
     @Override

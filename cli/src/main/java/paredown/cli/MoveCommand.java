@@ -1,16 +1,13 @@
 package paredown.cli;
 
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import paredown.UnusableRequest;
-import paredown.project.Nearest;
 import paredown.refactor.MoveMethod;
-import paredown.refactor.RefusalKind;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -48,12 +45,6 @@ final class MoveCommand extends PareCommand {
         "Without --apply nothing is written. --apply runs the project's tests."
       })
   static final class OfMethod extends ChangeCommand {
-    /** Whether the old place goes on forwarding. */
-    enum Delegate {
-      keep,
-      none
-    }
-
     /** What the method receives of its old object. */
     enum Pass {
       values,
@@ -82,14 +73,7 @@ final class MoveCommand extends PareCommand {
         })
     private String through;
 
-    @Option(
-        names = "--delegate",
-        paramLabel = "keep|none",
-        description = {
-          "Whether a method stays that forwards, or every caller asks the",
-          "new place. By default only private methods leave none."
-        })
-    private Delegate delegate;
+    @Mixin private Delegates delegates = new Delegates();
 
     @Option(
         names = "--pass",
@@ -125,28 +109,10 @@ final class MoveCommand extends PareCommand {
               target,
               new MoveMethod.Wishes(
                   Optional.ofNullable(through),
-                  Optional.ofNullable(delegate).map(Delegate.keep::equals),
+                  delegates.keep(),
                   pass == Pass.owner,
                   Optional.ofNullable(name),
-                  kinds())));
-    }
-
-    private Set<RefusalKind> kinds() {
-      Set<RefusalKind> kinds = new LinkedHashSet<>();
-      List<String> known = MoveMethod.acceptable().stream().map(RefusalKind::id).toList();
-      for (String word : accepted) {
-        kinds.add(
-            MoveMethod.acceptable().stream()
-                .filter(kind -> kind.id().equals(word.strip()))
-                .findFirst()
-                .orElseThrow(
-                    () ->
-                        new UnusableRequest(
-                            "--accept " + word + " is not something that can be overruled.",
-                            Nearest.advice(
-                                word, known, "There are " + String.join(" and ", known) + "."))));
-      }
-      return kinds;
+                  Accepted.of(accepted, MoveMethod.acceptable()))));
     }
 
     @Override

@@ -14,7 +14,8 @@ import paredown.project.Fingerprint;
  * @param files the files it creates and edits, in the order of their paths
  * @param became the key of each symbol that is another now, and what it is
  * @param becameForSelf the same for members that stay as delegates: code that moved with them and
- *     asked its own instance means the moved one
+ *     asked its own instance means the moved one; and for type variables that the moved code's new
+ *     class has as well
  * @param affected the files whose meaning the change could touch, those it edits among them
  * @param report what a reader wants to know beside the text
  */

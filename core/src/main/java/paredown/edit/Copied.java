@@ -6,10 +6,17 @@ import java.util.List;
  * A copied piece repeats a range of existing source: its uses are here as well as where they were.
  *
  * @param inside smaller edits within the range, in order
+ * @param self what the instance that the range belongs to is here; null where it is the same
  */
-public record Copied(String file, int start, int end, List<Replacement> inside) implements Piece {
+public record Copied(String file, int start, int end, List<Replacement> inside, Self self)
+    implements Piece {
 
   public Copied {
     inside = List.copyOf(inside);
+  }
+
+  /** A repeated range in the class that it belongs to. */
+  public Copied(String file, int start, int end, List<Replacement> inside) {
+    this(file, start, end, inside, null);
   }
 }

@@ -61,7 +61,8 @@ public final class Rendering {
           range.inside());
     } else if (each instanceof Copied range) {
       range(
-          new Origin(sources.apply(range.file()), Run.Kind.COPIED, Indent.SAME, null, piece),
+          new Origin(
+              sources.apply(range.file()), Run.Kind.COPIED, Indent.SAME, range.self(), piece),
           range.start(),
           range.end(),
           range.inside());

@@ -59,6 +59,10 @@ final class Provenance {
     if (of > 0) {
       String generic = key.substring(of + 4);
       boolean moved = run != null && run.self() != null;
+      String whole = moved ? change.becameForSelf().get(key) : null;
+      if (whole != null) {
+        return whole;
+      }
       String here = moved ? change.becameForSelf().get(generic) : null;
       return key.substring(0, of + 4) + (here != null ? here : image(generic, file, run));
     }

@@ -49,6 +49,15 @@ public final class Symbols {
     return "constructor " + binaryName + "(" + String.join(",", erasedParameters) + ")";
   }
 
+  /**
+   * The key of a type variable.
+   *
+   * @param generic the key of the type, method or constructor that declares it
+   */
+  public static String variableKey(String variable, String generic) {
+    return "tvar " + variable + " of " + generic;
+  }
+
   void declaredAt(Element element, String file, int offset) {
     places.put(element, place(file, offset));
   }
@@ -80,10 +89,9 @@ public final class Symbols {
       case CONSTRUCTOR ->
           constructorKey(owner(element), erasedParameters((ExecutableElement) element));
       case TYPE_PARAMETER ->
-          "tvar "
-              + element.getSimpleName()
-              + " of "
-              + key(((TypeParameterElement) element).getGenericElement());
+          variableKey(
+              element.getSimpleName().toString(),
+              key(((TypeParameterElement) element).getGenericElement()));
       default -> local(element);
     };
   }

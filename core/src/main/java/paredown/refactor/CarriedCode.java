@@ -1,13 +1,16 @@
 package paredown.refactor;
 
 import com.sun.source.doctree.ReferenceTree;
+import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.TypeParameterTree;
 import com.sun.source.util.DocTreePath;
 import com.sun.source.util.DocTreePathScanner;
 import com.sun.source.util.TreePath;
@@ -21,6 +24,8 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.type.DeclaredType;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Use;
@@ -38,6 +43,7 @@ final class CarriedCode {
   private final Widening widening;
   private final Set<String> simpleNames = new LinkedHashSet<>();
   private final Set<TypeElement> nestedTypes = new LinkedHashSet<>();
+  private final Set<TypeParameterElement> variables = new LinkedHashSet<>();
 
   /**
    * @param moved all members that leave together, with their keys
@@ -51,7 +57,8 @@ final class CarriedCode {
 
   /** What has to be said differently in the new place. */
   List<Replacement> edits() {
-    return edits;
+    // What fields share that are declared together was looked through more than once.
+    return edits.stream().distinct().toList();
   }
 
   /** What must be visible from outside the owner now. */
@@ -69,15 +76,31 @@ final class CarriedCode {
     return nestedTypes;
   }
 
-  /** Looks through a field, with its comments. */
-  void carry(OwnerClass.Field field) {
-    new Scan(field.name()).scan(field.path(), null);
-    docs(field.path());
+  /** The type variables of the owner that they need, bounds included, in their order. */
+  List<TypeParameterTree> variables() {
+    List<TypeParameterTree> needed = new ArrayList<>();
+    for (TypeParameterTree tree : owner.tree().getTypeParameters()) {
+      if (variables.contains(owner.trees().element(new TreePath(owner.path(), tree)))) {
+        needed.add(tree);
+      }
+    }
+    return needed;
+  }
+
+  /** Looks through fields, with their comments where they take them along. */
+  void carry(FieldDeclaration declaration) {
+    for (OwnerClass.Field field : declaration.leaving()) {
+      new Scan(field.name()).scan(field.path(), null);
+      if (declaration.isWhole()) {
+        docs(field.path());
+      }
+    }
   }
 
   /** Looks through a method; its Javadoc comment comes along only where no delegate keeps it. */
   void carry(OwnerClass.Method method, boolean withDocs) {
     Scan scan = new Scan(OwnerClass.signature(method));
+    scan.delegates = !withDocs;
     if (!withDocs && Fluent.is(owner, method)) {
       scan.fluent = true;
       edits.addAll(Fluent.edits(owner, method));
@@ -145,6 +168,7 @@ final class CarriedCode {
     private final String subject;
     private final Set<Element> own = new LinkedHashSet<>();
     private boolean fluent;
+    private boolean delegates;
 
     Scan(String subject) {
       this.subject = subject;
@@ -152,6 +176,15 @@ final class CarriedCode {
 
     private Refused refused(RefusalKind kind, Tree tree) {
       return Refused.because(kind, subject, owner.trees().place(tree));
+    }
+
+    @Override
+    public Void visitAnnotation(AnnotationTree tree, Void unused) {
+      boolean stays =
+          delegates
+              && !Ties.isCopied(tree)
+              && getCurrentPath().getParentPath().getParentPath().getLeaf() instanceof MethodTree;
+      return stays ? null : super.visitAnnotation(tree, null);
     }
 
     @Override
@@ -205,12 +238,22 @@ final class CarriedCode {
         }
         case TYPE_PARAMETER -> {
           if (element.getEnclosingElement() instanceof TypeElement type && !isWithin(type)) {
-            throw refused(RefusalKind.OWNER_TYPE_VARIABLE, tree);
+            variable(tree, (TypeParameterElement) element);
           }
         }
         default -> {
           // Locals and packages mean the same everywhere.
         }
+      }
+    }
+
+    private void variable(IdentifierTree tree, TypeParameterElement variable) {
+      if (!variable.getGenericElement().equals(owner.element())) {
+        throw refused(RefusalKind.OWNER_TYPE_VARIABLE, tree);
+      }
+      if (variables.add(variable)) {
+        int index = owner.element().getTypeParameters().indexOf(variable);
+        scan(new TreePath(owner.path(), owner.tree().getTypeParameters().get(index)), null);
       }
     }
 
@@ -228,9 +271,17 @@ final class CarriedCode {
         return;
       }
       requireVisible(type, tree);
+      if (isInnerOfGeneric(type)) {
+        throw refused(RefusalKind.OWNER_TYPE_VARIABLE, tree);
+      }
       if (type.getEnclosingElement() instanceof TypeElement) {
         nestedTypes.add(type);
       }
+    }
+
+    private static boolean isInnerOfGeneric(TypeElement type) {
+      return ((DeclaredType) type.asType()).getEnclosingType() instanceof DeclaredType outer
+          && !outer.getTypeArguments().isEmpty();
     }
 
     /** A fluent method gives nothing in the new class, which its callers there could miss. */

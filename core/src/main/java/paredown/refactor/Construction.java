@@ -1,15 +1,18 @@
 package paredown.refactor;
 
 import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -19,6 +22,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import paredown.refactor.MemberUses.MemberUse;
 
@@ -36,27 +40,84 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
    * What one constructor does.
    *
    * @param assignments the statements that set the parameters, in the order of the text
+   * @param early reads of these fields before the object is made
    */
-  record Build(OwnerClass.Method constructor, List<Assigned> assignments) {}
+  record Build(OwnerClass.Method constructor, List<Assigned> assignments, List<EarlyRead> early) {
 
-  /** One statement that sets a field, and the value it sets. */
+    /** The variable that keeps a field's value until the object is made. */
+    String local(OwnerClass.Field field) {
+      return assignments.stream()
+          .filter(each -> each.field().equals(field))
+          .findFirst()
+          .orElseThrow()
+          .local();
+    }
+  }
+
+  /**
+   * One statement that sets a field, and the value it sets.
+   *
+   * @param local the variable that keeps the value until the object is made; null where the object
+   *     takes the value itself
+   */
   record Assigned(
-      OwnerClass.Field field, StatementTree statement, TreePath target, TreePath value) {}
+      OwnerClass.Field field,
+      StatementTree statement,
+      TreePath target,
+      TreePath value,
+      String local) {
+
+    Assigned kept(String variable) {
+      return new Assigned(field, statement, target, value, variable);
+    }
+  }
+
+  /** A read of a field that is set already, before the object is made. */
+  record EarlyRead(OwnerClass.Field field, MemberUse use) {}
 
   boolean atDeclaration() {
     return parameters.isEmpty();
   }
 
-  /** Where the names stand that the constructors assign to, which become arguments. */
+  /** Where the constructors name the fields before the object is made. */
   Set<Integer> targets(OwnerClass owner) {
-    return builds.stream()
-        .flatMap(build -> build.assignments().stream())
-        .map(each -> owner.trees().nameOffset(each.target().getLeaf()))
-        .collect(Collectors.toSet());
+    Set<Integer> targets = new HashSet<>();
+    for (Build build : builds) {
+      build.early().forEach(read -> targets.add(read.use().offset()));
+      for (Assigned each : build.assignments()) {
+        targets.add(owner.trees().nameOffset(each.target().getLeaf()));
+      }
+    }
+    return targets;
   }
 
-  static Construction of(OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses) {
-    return new Search(owner, fields, uses).find();
+  static Construction of(
+      OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses, Reach reach) {
+    return new Search(owner, fields, uses, reach).find();
+  }
+
+  /** The names that a constructor's variables may have. */
+  private static final class Locals {
+    private final Set<String> taken = new HashSet<>();
+
+    Locals(OwnerClass.Method constructor) {
+      new TreePathScanner<Void, Void>() {
+        @Override
+        public Void visitVariable(VariableTree tree, Void unused) {
+          taken.add(tree.getName().toString());
+          return super.visitVariable(tree, null);
+        }
+      }.scan(constructor.path(), null);
+    }
+
+    /** A free name for a variable with the value of a field. */
+    String name(OwnerClass.Field field) {
+      String name = field.name();
+      while (!taken.add(name)) {
+        name += "Value";
+      }
+      return name;
+    }
   }
 
   /** Looks for a way to construct the object that nobody can tell from what was before. */
@@ -64,11 +125,13 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
     private final OwnerClass owner;
     private final List<OwnerClass.Field> fields;
     private final List<MemberUse> uses;
+    private final Reach reach;
 
-    Search(OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses) {
+    Search(OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses, Reach reach) {
       this.owner = owner;
       this.fields = fields;
       this.uses = uses;
+      this.reach = reach;
     }
 
     Construction find() {
@@ -168,12 +231,19 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
       }
       int first = at.get(0);
       int last = at.get(at.size() - 1);
-      requireUnusedBefore(constructor, body, statements, last, assigned);
+      requireQuiet(body, statements, last, assigned.get(0).field());
+      List<EarlyRead> early = earlyReads(constructor, assigned);
       boolean together = last - first + 1 == assigned.size();
-      if (!together) {
-        requireHarmlessBetween(body, statements, first, last, assigned);
+      boolean moves = !together || !early.isEmpty();
+      Locals locals = new Locals(constructor);
+      List<Assigned> kept = new ArrayList<>();
+      for (Assigned each : assigned) {
+        boolean read = early.stream().anyMatch(use -> use.field().equals(each.field()));
+        boolean later = each != assigned.get(assigned.size() - 1);
+        boolean same = isHarmless(each) && !isWritten(each, body, statements, at);
+        kept.add(read || moves && later && !same ? each.kept(locals.name(each.field())) : each);
       }
-      return new Build(constructor, assigned);
+      return new Build(constructor, kept, early);
     }
 
     private Assigned assigned(TreePath statement, Set<OwnerClass.Field> wanted) {
@@ -185,11 +255,7 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
           new TreePath(
               new TreePath(statement, expression.getExpression()), assignment.getVariable());
       ExpressionTree target = assignment.getVariable();
-      boolean own =
-          target instanceof IdentifierTree
-              || target instanceof MemberSelectTree select
-                  && select.getExpression() instanceof IdentifierTree self
-                  && self.getName().contentEquals("this");
+      boolean own = target instanceof IdentifierTree || isOfThis(target);
       Element element = owner.trees().element(path);
       return own
           ? wanted.stream()
@@ -201,42 +267,92 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
                           field,
                           expression,
                           path,
-                          new TreePath(path.getParentPath(), assignment.getExpression())))
+                          new TreePath(path.getParentPath(), assignment.getExpression()),
+                          null))
               .orElse(null)
           : null;
     }
 
-    /** Before the object is made nothing may use a field of it, or call what might. */
-    private void requireUnusedBefore(
-        OwnerClass.Method constructor,
-        TreePath body,
-        List<? extends StatementTree> statements,
-        int last,
-        List<Assigned> assigned) {
+    private static boolean isOfThis(Tree tree) {
+      return tree instanceof MemberSelectTree select
+          && select.getExpression() instanceof IdentifierTree self
+          && self.getName().contentEquals("this");
+    }
+
+    /** Before the object is made nothing may be called that might use a field of it. */
+    private void requireQuiet(
+        TreePath body, List<? extends StatementTree> statements, int last, OwnerClass.Field field) {
+      for (int i = 0; i <= last; i++) {
+        TreePath statement = new TreePath(body, statements.get(i));
+        for (OwnerTouches.Touch touch : OwnerTouches.in(owner, statement)) {
+          if (touch.called() == null || mayBeOverridden(touch.called()) || reach.uses(touch)) {
+            throw Refused.because(
+                RefusalKind.USED_BEFORE_BUILT, field.name(), owner.source().place(touch.offset()));
+          }
+        }
+        requireNoReturn(statement, field);
+      }
+    }
+
+    private boolean mayBeOverridden(ExecutableElement method) {
+      Set<Modifier> modifiers = method.getModifiers();
+      boolean last =
+          modifiers.contains(Modifier.PRIVATE)
+              || modifiers.contains(Modifier.FINAL)
+              || owner.element().getModifiers().contains(Modifier.FINAL);
+      return !last || !method.getEnclosingElement().equals(owner.element());
+    }
+
+    /** Reads of fields that are set already, before the object is made. */
+    private List<EarlyRead> earlyReads(OwnerClass.Method constructor, List<Assigned> assigned) {
       int start = owner.trees().start(constructor.tree().getBody());
-      int end = owner.trees().end(statements.get(last));
+      int end = owner.trees().end(assigned.get(assigned.size() - 1).statement());
       Set<Integer> targets =
           assigned.stream()
               .map(each -> owner.trees().nameOffset(each.target().getLeaf()))
               .collect(Collectors.toSet());
+      List<EarlyRead> early = new ArrayList<>();
       for (MemberUse use : uses) {
         boolean within =
             use.file().equals(owner.trees().path()) && use.offset() >= start && use.offset() < end;
-        if (within && !targets.contains(use.offset()) && isField(use)) {
-          throw Refused.because(RefusalKind.USED_BEFORE_BUILT, nameOf(use.key()), use.place());
+        if (within && !targets.contains(use.offset()) && isField(use) && !isReadOfParameter(use)) {
+          Assigned set =
+              assigned.stream()
+                  .filter(each -> each.field().key().equals(use.key()))
+                  .filter(each -> owner.trees().end(each.statement()) <= use.offset())
+                  .filter(each -> isReadOfOwn(use, constructor))
+                  .findFirst()
+                  .orElseThrow(
+                      () ->
+                          Refused.because(
+                              RefusalKind.USED_BEFORE_BUILT, nameOf(use.key()), use.place()));
+          early.add(new EarlyRead(set.field(), use));
         }
       }
-      for (int i = 0; i <= last; i++) {
-        TreePath statement = new TreePath(body, statements.get(i));
-        List<OwnerTouches.Touch> touches = OwnerTouches.in(owner, statement);
-        if (!touches.isEmpty()) {
-          throw Refused.because(
-              RefusalKind.USED_BEFORE_BUILT,
-              assigned.get(0).field().name(),
-              owner.source().place(touches.get(0).offset()));
-        }
-        requireNoReturn(statement, assigned.get(0).field());
+      return early;
+    }
+
+    /** Whether a use reads the field of another object, which is complete. */
+    private boolean isReadOfParameter(MemberUse use) {
+      if (use.access() != MemberUses.Access.READ
+          || !(use.path().getLeaf() instanceof MemberSelectTree select)) {
+        return false;
       }
+      Element asked = owner.trees().element(new TreePath(use.path(), select.getExpression()));
+      return asked != null && asked.getKind() == ElementKind.PARAMETER;
+    }
+
+    /** Whether the constructor itself reads its own field: not a lambda or class within it. */
+    private boolean isReadOfOwn(MemberUse use, OwnerClass.Method constructor) {
+      if (use.access() != MemberUses.Access.READ) {
+        return false;
+      }
+      for (TreePath at = use.path(); at.getLeaf() != constructor.tree(); at = at.getParentPath()) {
+        if (at.getLeaf() instanceof LambdaExpressionTree || at.getLeaf() instanceof ClassTree) {
+          return false;
+        }
+      }
+      return use.simple() || isOfThis(use.path().getLeaf());
     }
 
     private void requireNoReturn(TreePath statement, OwnerClass.Field field) {
@@ -260,27 +376,20 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
           .orElse(key);
     }
 
-    /** Values that are taken later than they were must be the same then. */
-    private void requireHarmlessBetween(
+    /** Whether a variable that a value reads is set between the assignments. */
+    private boolean isWritten(
+        Assigned assigned,
         TreePath body,
         List<? extends StatementTree> statements,
-        int first,
-        int last,
-        List<Assigned> assigned) {
-      for (Assigned each : assigned) {
-        boolean isLast = each.statement() == statements.get(last);
-        if (!isLast && !isHarmless(each)) {
-          throw shape(each.field(), owner.trees().place(each.statement()));
-        }
-      }
-      Set<Element> read = new HashSet<>();
-      assigned.forEach(each -> read.addAll(variables(each.value())));
-      for (int i = first; i <= last; i++) {
+        List<Integer> at) {
+      Set<Element> read = variables(assigned.value());
+      for (int i = at.get(0); i <= at.get(at.size() - 1); i++) {
         TreePath statement = new TreePath(body, statements.get(i));
         if (Writes.in(owner.trees(), statement).stream().anyMatch(read::contains)) {
-          throw shape(assigned.get(0).field(), owner.trees().place(statements.get(i)));
+          return true;
         }
       }
+      return false;
     }
 
     /** Whether a value is a literal or a variable of the constructor, the same whenever taken. */

@@ -5,9 +5,6 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
-import java.util.ArrayDeque;
-import java.util.Deque;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.ExecutableElement;
@@ -30,16 +27,19 @@ final class EarlyUses {
   private final List<OwnerClass.Field> fields;
   private final List<MemberUse> uses;
   private final Construction construction;
+  private final Reach reach;
 
   EarlyUses(
       OwnerClass owner,
       List<OwnerClass.Field> fields,
       List<MemberUse> uses,
-      Construction construction) {
+      Construction construction,
+      Reach reach) {
     this.owner = owner;
     this.fields = fields;
     this.uses = uses;
     this.construction = construction;
+    this.reach = reach;
   }
 
   void require() {
@@ -47,7 +47,7 @@ final class EarlyUses {
     int made = construction.atDeclaration() ? lastInitialised() : Integer.MAX_VALUE;
     for (OwnerClass.Field field : owner.fields()) {
       boolean runs = !field.is(Modifier.STATIC) && field.tree().getInitializer() != null;
-      if (runs && !fields.contains(field) && field.range().start() < made) {
+      if (runs && !fields.contains(field) && field.declared() < made) {
         requireQuiet(new TreePath(field.path(), field.tree().getInitializer()));
       }
     }
@@ -62,9 +62,9 @@ final class EarlyUses {
   private int lastInitialised() {
     return fields.stream()
         .filter(field -> field.tree().getInitializer() != null)
-        .mapToInt(field -> field.range().start())
+        .mapToInt(field -> field.declared())
         .max()
-        .orElse(fields.get(0).range().start());
+        .orElse(fields.get(0).declared());
   }
 
   /** Whether a use stands where its field, and the object that will hold it, are there already. */
@@ -72,8 +72,8 @@ final class EarlyUses {
     boolean declared =
         fields.stream()
             .filter(field -> field.key().equals(use.key()))
-            .allMatch(field -> field.range().start() < use.offset());
-    return construction.atDeclaration() && declared && fields.get(0).range().start() < use.offset();
+            .allMatch(field -> field.declared() < use.offset());
+    return construction.atDeclaration() && declared && fields.get(0).declared() < use.offset();
   }
 
   private void requireQuiet(TreePath code) {
@@ -87,7 +87,7 @@ final class EarlyUses {
       }
     }
     for (OwnerTouches.Touch touch : OwnerTouches.in(owner, code)) {
-      if (touch.called() == null || reaches(touch.called())) {
+      if (touch.called() == null || reach.uses(touch)) {
         throw early(touch.offset());
       }
     }
@@ -106,7 +106,7 @@ final class EarlyUses {
         continue;
       }
       for (OwnerClass.Method method : owner.methods()) {
-        if (overrides(method, above) && reaches(method.element())) {
+        if (overrides(method, above) && reach.uses(method.element())) {
           throw Refused.of(
               RefusalKind.USED_BEFORE_BUILT,
               fields.get(0).name(),
@@ -177,32 +177,5 @@ final class EarlyUses {
                         .program()
                         .elements()
                         .overrides(method.element(), each, owner.element()));
-  }
-
-  /** Whether a method of the owner, or one that it calls in turn, uses one of the fields. */
-  private boolean reaches(ExecutableElement start) {
-    Deque<ExecutableElement> open = new ArrayDeque<>(List.of(start));
-    Set<ExecutableElement> seen = new HashSet<>();
-    while (!open.isEmpty()) {
-      ExecutableElement next = open.pop();
-      if (!seen.add(next)) {
-        continue;
-      }
-      for (OwnerClass.Method method : owner.methods()) {
-        if (!method.element().equals(next)) {
-          continue;
-        }
-        if (uses.stream().anyMatch(use -> owner.holds(method.range(), use))) {
-          return true;
-        }
-        for (OwnerTouches.Touch touch : OwnerTouches.in(owner, method.path())) {
-          if (touch.called() == null) {
-            return true;
-          }
-          open.push(touch.called());
-        }
-      }
-    }
-    return false;
   }
 }

@@ -2,6 +2,7 @@ package paredown.refactor;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Modifier;
@@ -22,20 +23,71 @@ import paredown.project.SourceFile;
  * @param fields at least one
  * @param methods names, or names with parameter types where they are overloaded
  * @param name the simple name of the new class
+ * @param wishes how it is to be done where there is a choice
  */
-public record ExtractClass(String type, List<String> fields, List<String> methods, String name)
+public record ExtractClass(
+    String type, List<String> fields, List<String> methods, String name, Wishes wishes)
     implements Refactoring {
+
+  /**
+   * What is wished where there is a choice.
+   *
+   * @param delegate whether every method that others could call goes on forwarding, or none; empty
+   *     where only those that must
+   * @param accepted the kinds of refusal that are accepted
+   */
+  public record Wishes(Optional<Boolean> delegate, Set<RefusalKind> accepted) {
+    public static final Wishes NONE = new Wishes(Optional.empty(), Set.of());
+
+    public Wishes {
+      accepted = Set.copyOf(accepted);
+    }
+  }
 
   public ExtractClass {
     fields = List.copyOf(fields);
     methods = List.copyOf(methods);
   }
 
+  /** Without wishes. */
+  public ExtractClass(String type, List<String> fields, List<String> methods, String name) {
+    this(type, fields, methods, name, Wishes.NONE);
+  }
+
+  /** The same with other methods. */
+  public ExtractClass withMethods(List<String> others) {
+    return new ExtractClass(type, fields, others, name, wishes);
+  }
+
+  /** The same under another name. */
+  public ExtractClass named(String other) {
+    return new ExtractClass(type, fields, methods, other, wishes);
+  }
+
+  /** The kinds of refusal that this operation can be told to accept. */
+  public static List<RefusalKind> acceptable() {
+    return List.of(
+        RefusalKind.MAPPED_FIELD,
+        RefusalKind.MAPPED_CLASS,
+        RefusalKind.NATIVE_CODE,
+        RefusalKind.SERIALIZED,
+        RefusalKind.REFLECTED);
+  }
+
   @Override
   public String command() {
     String members = methods.isEmpty() ? "" : " --methods " + quoted(String.join(",", methods));
-    return "pare extract class %s --fields %s%s --name %s"
-        .formatted(quoted(type), String.join(",", fields), members, name);
+    StringBuilder command =
+        new StringBuilder(
+            "pare extract class %s --fields %s%s --name %s"
+                .formatted(quoted(type), String.join(",", fields), members, name));
+    wishes
+        .delegate()
+        .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
+    for (RefusalKind kind : new TreeSet<>(wishes.accepted())) {
+      command.append(" --accept ").append(kind.id());
+    }
+    return command.toString();
   }
 
   @Override
@@ -49,6 +101,17 @@ public record ExtractClass(String type, List<String> fields, List<String> method
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
+    try {
+      return planned(sources, index);
+    } catch (Refused refused) {
+      boolean accepted = wishes.accepted().contains(refused.kind());
+      throw acceptable().contains(refused.kind()) && !accepted
+          ? refused.with("If that does not matter here, say --accept " + refused.kind().id() + ".")
+          : refused;
+    }
+  }
+
+  private Planned planned(Sources sources, SourceIndex index) {
     Words.requireClassName(name);
     DeclaredType header = index.type(type);
     requireClass(header, sources, index);
@@ -139,6 +202,9 @@ public record ExtractClass(String type, List<String> fields, List<String> method
       Set<String> overriding = index.filesWith(index.namesOfSubtypes(owner.simpleName()));
       overriding.retainAll(index.filesWith(open));
       affected.addAll(overriding);
+      if (wishes.delegate().equals(Optional.of(false))) {
+        affected.addAll(index.filesWith(open));
+      }
     }
     return ReadableFiles.withAuxiliaries(affected, index);
   }

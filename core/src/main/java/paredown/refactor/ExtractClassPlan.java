@@ -1,12 +1,16 @@
 package paredown.refactor;
 
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -14,6 +18,8 @@ import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
@@ -24,7 +30,6 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
-import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
 import paredown.text.Listed;
 import paredown.text.SourceText;
@@ -38,6 +43,7 @@ final class ExtractClassPlan {
   private final List<OwnerClass.Method> methods;
   private final Map<Element, String> moved = new HashMap<>();
   private final List<MemberUse> uses;
+  private final Overruled overruled;
   private Set<String> widened = Set.of();
 
   ExtractClassPlan(ExtractClass arguments, OwnerClass owner, SourceIndex index) {
@@ -49,6 +55,7 @@ final class ExtractClassPlan {
     fields.forEach(field -> moved.put(field.element(), field.key()));
     methods.forEach(method -> moved.put(method.element(), method.key()));
     this.uses = MemberUses.of(owner.program(), moved);
+    this.overruled = new Overruled(arguments.wishes().accepted());
   }
 
   /** The names of what the change makes more visible, once it is worked out. */
@@ -60,28 +67,37 @@ final class ExtractClassPlan {
     requireKnownOwner();
     List<MemberUse> staying = uses.stream().filter(use -> !isCarried(use)).toList();
     List<MemberUse> ofFields = staying.stream().filter(use -> isField(use.key())).toList();
-    FieldChecks checks = new FieldChecks(owner, fields, fieldUses(uses));
+    FieldChecks checks = new FieldChecks(owner, fields, fieldUses(uses), overruled);
     checks.require();
-    MethodChecks methodChecks = new MethodChecks(owner);
-    methodChecks.require(methods);
-    methodChecks.requireNotOverridden(methods);
-    new ReflectionCheck(owner, moved).require();
+    MethodChecks methodChecks = new MethodChecks(owner, methods);
+    methodChecks.require(uses.stream().filter(this::isCarried).toList());
+    new ReflectionCheck(owner, moved).requireUnless(overruled);
 
-    Construction construction = Construction.of(owner, fields, fieldUses(uses));
+    Reach reach = new Reach(owner, methods, fieldUses(uses));
+    Construction construction = Construction.of(owner, fields, fieldUses(uses), reach);
     checks.requireIndependentInitialisers(construction);
-    new EarlyUses(owner, fields, ofFields, construction).require();
+    new EarlyUses(owner, fields, ofFields, construction, reach).require();
 
     Set<OwnerClass.Method> delegates = delegates(staying);
+    if (leavesNone()) {
+      methodChecks.requireNoDelegates(delegates, staying);
+    }
+    methodChecks.requireCallersNear(delegates, staying);
     Set<String> delegated =
         delegates.stream().map(OwnerClass.Method::key).collect(Collectors.toSet());
-    Holder holder = holder(staying.stream().filter(use -> !delegated.contains(use.key())).toList());
-    Map<String, FieldAccess> access = access(ofFields, construction, holder);
     CarriedCode carried = new CarriedCode(owner, moved);
-    fields.forEach(carried::carry);
+    List<FieldDeclaration> declarations = FieldDeclaration.of(owner, fields);
+    declarations.forEach(carried::carry);
     methods.forEach(method -> carried.carry(method, !delegates.contains(method)));
+    Holder holder =
+        holder(
+            staying.stream().filter(use -> !delegated.contains(use.key())).toList(),
+            carried.variables().stream().map(each -> each.getName().toString()).toList());
+    Map<String, FieldAccess> access = access(ofFields, construction, holder);
 
     ExtractedMembers members =
-        new ExtractedMembers(fields, methods, delegates, access, construction, staying, holder);
+        new ExtractedMembers(
+            fields, declarations, methods, delegates, access, construction, staying, holder);
     Map<String, List<Replacement>> edits = new TreeMap<>();
     new UseEdits(owner, members).collect(edits);
     new OwnerEdits(owner, members).collect(edits);
@@ -90,7 +106,8 @@ final class ExtractClassPlan {
         .collect(
             null, (file, edit) -> edits.computeIfAbsent(file, path -> new ArrayList<>()).add(edit));
     widened = carried.widening().names();
-    NewClassText text = new NewClassText(owner, members, carried);
+    NewClassText text =
+        new NewClassText(owner, members, carried, overruled.wasMet(RefusalKind.SERIALIZED));
     return assemble(members, edits, text, carried);
   }
 
@@ -126,11 +143,17 @@ final class ExtractClassPlan {
 
   /** Whether a use is within a member that leaves. */
   private boolean isCarried(MemberUse use) {
-    return fields.stream().anyMatch(field -> owner.holds(field.range(), use))
+    return fields.stream().anyMatch(field -> isWithin(field, use))
         || methods.stream().anyMatch(method -> owner.holds(method.range(), use));
   }
 
-  private Holder holder(List<MemberUse> throughIt) {
+  private boolean isWithin(OwnerClass.Field field, MemberUse use) {
+    return use.file().equals(owner.trees().path())
+        && field.declared() <= use.offset()
+        && use.offset() < owner.trees().end(field.tree());
+  }
+
+  private Holder holder(List<MemberUse> throughIt, List<String> variables) {
     Set<String> files = throughIt.stream().map(MemberUse::file).collect(Collectors.toSet());
     files.add(owner.trees().path());
     boolean outside = files.size() > 1 || !throughIt.stream().allMatch(this::isAskedOfOwnerItself);
@@ -152,7 +175,7 @@ final class ExtractClassPlan {
         owner.packageName().isEmpty()
             ? arguments.name()
             : owner.packageName() + "." + arguments.name();
-    return new Holder(name, arguments.name(), newType, owner.binaryName(), outside);
+    return new Holder(name, arguments.name(), newType, owner.binaryName(), outside, variables);
   }
 
   /** A private field is not inherited: a subclass in the same file cannot be asked for it. */
@@ -170,27 +193,46 @@ final class ExtractClassPlan {
   }
 
   private String typeKeyOfQualifier(MemberUse use) {
-    if (!(use.path().getLeaf() instanceof MemberSelectTree select)) {
-      return "";
-    }
-    TypeMirror type =
-        owner.program().trees().getTypeMirror(new TreePath(use.path(), select.getExpression()));
+    Tree asked =
+        use.path().getLeaf() instanceof MemberSelectTree select
+            ? select.getExpression()
+            : ((MemberReferenceTree) use.path().getLeaf()).getQualifierExpression();
+    TypeMirror type = owner.program().trees().getTypeMirror(new TreePath(use.path(), asked));
     return type instanceof DeclaredType declared
         ? owner.program().symbols().key(declared.asElement())
         : "";
   }
 
-  /** The methods that somebody else could call stay, and forward. */
+  private boolean leavesNone() {
+    return arguments.wishes().delegate().equals(Optional.of(false));
+  }
+
+  /** The methods that somebody else could call stay, and forward, but where none is to. */
   private Set<OwnerClass.Method> delegates(List<MemberUse> staying) {
+    boolean open = !leavesNone();
     return methods.stream()
         .filter(
             method ->
-                !method.is(Modifier.PRIVATE)
+                open && !method.is(Modifier.PRIVATE)
+                    || Ties.of(owner, method).isPresent()
                     || staying.stream()
-                        .anyMatch(
-                            use ->
-                                use.key().equals(method.key()) && use.access() == Access.REFERENCE))
+                        .anyMatch(use -> use.key().equals(method.key()) && namesClass(use)))
         .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
+  }
+
+  /** Whether a use is a method reference that has no object yet: {@code Sailing::free}. */
+  private static boolean namesClass(MemberUse use) {
+    return use.path().getLeaf() instanceof MemberReferenceTree reference
+        && !isObject(use, reference);
+  }
+
+  private static boolean isObject(MemberUse use, MemberReferenceTree reference) {
+    Element asked =
+        use.trees().element(new TreePath(use.path(), reference.getQualifierExpression()));
+    boolean above =
+        reference.getQualifierExpression() instanceof IdentifierTree name
+            && name.getName().contentEquals("super");
+    return !above && !(asked instanceof TypeElement) && !(asked instanceof TypeParameterElement);
   }
 
   private Map<String, FieldAccess> access(
@@ -206,8 +248,7 @@ final class ExtractClassPlan {
                   use ->
                       !(use.file().equals(owner.trees().path()) && targets.contains(use.offset())))
               .toList();
-      boolean directly =
-          here.stream().anyMatch(use -> use.access() != Access.READ && use.access() != Access.CALL);
+      boolean directly = here.stream().anyMatch(use -> !use.access().isRead());
       access.put(
           field.key(),
           here.isEmpty()
@@ -294,6 +335,11 @@ final class ExtractClassPlan {
   private Map<String, String> becameForSelf(ExtractedMembers members) {
     Map<String, String> became = new LinkedHashMap<>();
     members.delegates().forEach(method -> became.put(method.key(), members.newKey(method)));
+    for (String variable : members.holder().variables()) {
+      became.put(
+          Symbols.variableKey(variable, Symbols.typeKey(owner.binaryName())),
+          Symbols.variableKey(variable, members.holder().typeKey()));
+    }
     return became;
   }
 
@@ -318,8 +364,15 @@ final class ExtractClassPlan {
         wider.add(arguments.name() + "#" + OwnerClass.signature(method) + ": private -> package");
       }
     }
+    for (OwnerClass.Method method : methods) {
+      boolean visible = method.is(Modifier.PUBLIC) || method.is(Modifier.PROTECTED);
+      if (visible && !members.delegates().contains(method)) {
+        api.add(
+            "the method %s#%s goes".formatted(owner.writtenName(), OwnerClass.signature(method)));
+      }
+    }
     List<String> delegates = members.delegates().stream().map(OwnerClass::signature).toList();
-    List<String> notes = new ArrayList<>();
+    List<String> notes = new ArrayList<>(overruled.notes());
     if (!members.holder().name().equals(Words.decapitalised(arguments.name()))) {
       notes.add(
           "The field is named "

@@ -15,6 +15,7 @@ import paredown.refactor.MemberUses.MemberUse;
  */
 record ExtractedMembers(
     List<OwnerClass.Field> fields,
+    List<FieldDeclaration> declarations,
     List<OwnerClass.Method> methods,
     Set<OwnerClass.Method> delegates,
     Map<String, FieldAccess> access,

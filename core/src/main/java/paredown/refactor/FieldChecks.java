@@ -1,7 +1,6 @@
 package paredown.refactor;
 
 import com.sun.source.tree.AnnotationTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
@@ -14,7 +13,6 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeMirror;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
 
@@ -31,11 +29,14 @@ final class FieldChecks {
   private final OwnerClass owner;
   private final List<OwnerClass.Field> fields;
   private final List<MemberUse> uses;
+  private final Overruled overruled;
 
-  FieldChecks(OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses) {
+  FieldChecks(
+      OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses, Overruled overruled) {
     this.owner = owner;
     this.fields = fields;
     this.uses = uses;
+    this.overruled = overruled;
   }
 
   /** Refuses where the fields may not be taken out of their class. */
@@ -43,7 +44,6 @@ final class FieldChecks {
     for (OwnerClass.Field field : fields) {
       requireMovable(field);
     }
-    requireWholeDeclarations();
     requireNoOnlookers();
     requireNoStoredShape();
     for (MemberUse use : uses) {
@@ -54,7 +54,6 @@ final class FieldChecks {
   private void requireMovable(OwnerClass.Field field) {
     String place = owner.trees().place(field.tree());
     refuseIf(field.is(Modifier.STATIC), RefusalKind.STATIC_MEMBER, field, place);
-    refuseIf(field.is(Modifier.VOLATILE), RefusalKind.VOLATILE_FIELD, field, place);
     refuseIf(field.element().getConstantValue() != null, RefusalKind.CONSTANT_FIELD, field, place);
     int typeEnd = owner.trees().end(field.tree().getType());
     refuseIf(
@@ -66,12 +65,6 @@ final class FieldChecks {
           field,
           place);
     }
-    refuseIf(
-        owner.element().getTypeParameters().stream()
-            .anyMatch(parameter -> mentions(field.element().asType(), parameter.toString())),
-        RefusalKind.OWNER_TYPE_VARIABLE,
-        field,
-        place);
   }
 
   private boolean isHarmless(TreePath member, Tree modifiers, AnnotationTree annotation) {
@@ -79,24 +72,6 @@ final class FieldChecks {
     Element type = owner.trees().element(new TreePath(path, annotation.getAnnotationType()));
     return type instanceof TypeElement element
         && HARMLESS.contains(element.getQualifiedName().toString());
-  }
-
-  private static boolean mentions(TypeMirror type, String variable) {
-    return type.toString().matches("(?s)(.*[^\\w.])?" + variable + "([^\\w.].*)?");
-  }
-
-  private void requireWholeDeclarations() {
-    for (OwnerClass.Field field : fields) {
-      List<OwnerClass.Field> together =
-          owner.fields().stream()
-              .filter(each -> owner.trees().start(each.tree()) == owner.trees().start(field.tree()))
-              .toList();
-      refuseIf(
-          together.size() > 1,
-          RefusalKind.SHARED_DECLARATION,
-          field,
-          owner.trees().place(field.tree()));
-    }
   }
 
   /** Frameworks and native code may look at the fields of a class by their names. */
@@ -135,24 +110,9 @@ final class FieldChecks {
 
   private void requireUnderstood(MemberUse use) {
     String name = use.key().substring(use.key().indexOf('#') + 1);
-    if (use.access() == Access.LOCK) {
-      throw Refused.because(RefusalKind.USED_AS_LOCK, name, use.place());
-    }
-    boolean otherPackage =
-        !use.trees()
-            .program()
-            .elements()
-            .getPackageOf(owner.element())
-            .getQualifiedName()
-            .contentEquals(packageOf(use.trees()));
-    if (otherPackage) {
+    if (!use.trees().packageName().equals(owner.packageName())) {
       throw Refused.because(RefusalKind.OTHER_PACKAGE, name, use.place());
     }
-  }
-
-  private static String packageOf(UnitTrees trees) {
-    ExpressionTree name = trees.unit().tree().getPackageName();
-    return name == null ? "" : name.toString();
   }
 
   /** Refuses where initialisers could tell that they run elsewhere now. */
@@ -182,18 +142,19 @@ final class FieldChecks {
 
   /** Whether no other initialiser runs between those of the extracted fields. */
   private boolean standsAlone(OwnerClass.Field field) {
-    int first = fields.get(0).range().start();
-    int here = field.range().start();
+    boolean whole = FieldDeclaration.of(owner, fields).stream().allMatch(FieldDeclaration::isWhole);
+    int first = fields.get(0).declared();
+    int here = field.declared();
     boolean fieldBetween =
         owner.fields().stream()
             .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)
             .filter(each -> !fields.contains(each))
-            .anyMatch(each -> each.range().start() > first && each.range().start() < here);
+            .anyMatch(each -> each.declared() > first && each.declared() < here);
     boolean blockBetween =
         owner.initialisers().stream()
             .map(block -> owner.trees().start(block.tree()))
             .anyMatch(start -> start > first && start < here);
-    return !fieldBetween && !blockBetween;
+    return whole && !fieldBetween && !blockBetween;
   }
 
   /** Whether an initialiser does the same whenever it runs: it calls nothing but the platform. */
@@ -223,9 +184,8 @@ final class FieldChecks {
         && !type.getQualifiedName().toString().equals("java.util.Scanner");
   }
 
-  private static void refuseIf(
-      boolean condition, RefusalKind kind, OwnerClass.Field field, String place) {
-    if (condition) {
+  private void refuseIf(boolean condition, RefusalKind kind, OwnerClass.Field field, String place) {
+    if (condition && !overruled.overrules(kind)) {
       throw Refused.because(kind, field.name(), place);
     }
   }

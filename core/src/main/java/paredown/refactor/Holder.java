@@ -1,5 +1,7 @@
 package paredown.refactor;
 
+import java.util.List;
+import paredown.edit.Written;
 import paredown.program.Symbols;
 
 /**
@@ -10,8 +12,15 @@ import paredown.program.Symbols;
  * @param typeName the new class's binary name
  * @param ownerType the old class's binary name
  * @param outside whether other files use it, so that it cannot be private
+ * @param variables the old class's type variables that the new class has as well
  */
-record Holder(String name, String simpleType, String typeName, String ownerType, boolean outside) {
+record Holder(
+    String name,
+    String simpleType,
+    String typeName,
+    String ownerType,
+    boolean outside,
+    List<String> variables) {
 
   String key() {
     return Symbols.fieldKey(ownerType, name);
@@ -19,6 +28,18 @@ record Holder(String name, String simpleType, String typeName, String ownerType,
 
   String typeKey() {
     return Symbols.typeKey(typeName);
+  }
+
+  /** Writes its type as the old class names it. */
+  Written.Text type(Written.Text text) {
+    text.name(simpleType, typeKey());
+    String separator = "<";
+    for (String variable : variables) {
+      text.text(separator)
+          .name(variable, Symbols.variableKey(variable, Symbols.typeKey(ownerType)));
+      separator = ", ";
+    }
+    return text.text(variables.isEmpty() ? "" : ">");
   }
 
   String modifiers() {

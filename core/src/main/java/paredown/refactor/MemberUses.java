@@ -31,7 +31,12 @@ final class MemberUses {
     CALL,
     REFERENCE,
     RESOURCE,
-    LOCK
+    LOCK;
+
+    /** Whether the value is all that is wanted, so that an accessor can give it. */
+    boolean isRead() {
+      return this == READ || this == CALL || this == LOCK;
+    }
   }
 
   /**

@@ -1,73 +1,119 @@
 package paredown.refactor;
 
-import com.sun.source.tree.AnnotationTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.SynchronizedTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.Modifier;
-import paredown.program.UseKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
+import paredown.refactor.MemberUses.MemberUse;
 
 /** What must hold of methods before they may be moved into the extracted class. */
 final class MethodChecks {
-  private static final Set<String> HARMLESS =
-      Set.of("Deprecated", "SuppressWarnings", "SafeVarargs");
-
   private final OwnerClass owner;
+  private final List<OwnerClass.Method> methods;
 
-  MethodChecks(OwnerClass owner) {
+  MethodChecks(OwnerClass owner, List<OwnerClass.Method> methods) {
     this.owner = owner;
+    this.methods = methods;
   }
 
-  void require(List<OwnerClass.Method> methods) {
-    methods.forEach(this::requireMovable);
+  /**
+   * Refuses where a method may not leave.
+   *
+   * @param along the uses of what leaves by code that leaves, too
+   */
+  void require(List<MemberUse> along) {
+    for (OwnerClass.Method method : methods) {
+      requireMovable(method);
+      along.stream()
+          .filter(use -> use.key().equals(method.key()))
+          .findFirst()
+          .ifPresent(use -> requireSameOutside(method, use));
+    }
   }
 
   private void requireMovable(OwnerClass.Method method) {
     String place = owner.trees().place(method.tree());
     refuseIf(method.is(Modifier.STATIC), RefusalKind.STATIC_MEMBER, method, place);
     refuseIf(method.tree().getBody() == null, RefusalKind.NO_BODY, method, place);
-    refuseIf(method.is(Modifier.SYNCHRONIZED), RefusalKind.LOCKED, method, place);
+    refuseIf(overridesObject(method), RefusalKind.OVERRIDES, method, place);
     new TreePathScanner<Void, Void>() {
       @Override
       public Void visitSynchronized(SynchronizedTree tree, Void unused) {
-        throw Refused.because(
-            RefusalKind.LOCKED, OwnerClass.signature(method), owner.trees().place(tree));
+        refuseIf(
+            isThis(tree.getExpression()), RefusalKind.LOCKED, method, owner.trees().place(tree));
+        return super.visitSynchronized(tree, null);
       }
     }.scan(method.path(), null);
-    for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
-      boolean overrides = annotation.getAnnotationType().toString().endsWith("Override");
-      refuseIf(overrides, RefusalKind.OVERRIDES, method, place);
-      refuseIf(
-          !HARMLESS.contains(annotation.getAnnotationType().toString()),
-          RefusalKind.MAPPED_METHOD,
-          method,
-          place);
-    }
-    boolean overrides =
-        owner
-            .program()
-            .uses()
-            .at(owner.trees().path(), owner.trees().names().of(method.tree()), UseKind.OVERRIDES)
-            .isPresent();
-    refuseIf(overrides, RefusalKind.OVERRIDES, method, place);
   }
 
-  /** Refuses where a subclass that can be seen overrides one of the methods. */
-  void requireNotOverridden(List<OwnerClass.Method> methods) {
-    for (OwnerClass.Method method : methods) {
-      if (method.is(Modifier.PRIVATE)) {
-        continue;
-      }
-      Overriding.of(owner.program(), method.key())
-          .ifPresent(
-              use -> {
-                throw Refused.because(
-                    RefusalKind.OVERRIDDEN,
-                    OwnerClass.signature(method),
-                    owner.program().unit(use.file()).orElseThrow().source().place(use.offset()));
-              });
+  private static boolean isThis(Tree tree) {
+    return tree instanceof ParenthesizedTree inner
+        ? isThis(inner.getExpression())
+        : tree instanceof IdentifierTree name && name.getName().contentEquals("this");
+  }
+
+  /** The new class would override it as well. */
+  private boolean overridesObject(OwnerClass.Method method) {
+    TypeElement object = owner.program().elements().getTypeElement("java.lang.Object");
+    return ElementFilter.methodsIn(object.getEnclosedElements()).stream()
+        .filter(each -> each.getSimpleName().equals(method.element().getSimpleName()))
+        .anyMatch(
+            each -> owner.program().elements().overrides(method.element(), each, owner.element()));
+  }
+
+  /** A call that goes along does not meet the delegate any more, nor what overrides it. */
+  private void requireSameOutside(OwnerClass.Method method, MemberUse call) {
+    refuseIf(Ties.isOverridden(owner, method), RefusalKind.OVERRIDDEN, method, call.place());
+    refuseIf(method.is(Modifier.SYNCHRONIZED), RefusalKind.LOCKED, method, call.place());
+  }
+
+  /**
+   * Refuses where a method is to leave nothing behind and cannot.
+   *
+   * @param delegates the methods that leave a delegate all the same
+   * @param staying the uses of what leaves by code that stays
+   */
+  void requireNoDelegates(Set<OwnerClass.Method> delegates, List<MemberUse> staying) {
+    for (OwnerClass.Method method : delegates) {
+      Ties.of(owner, method)
+          .ifPresent(why -> needed(method, why, owner.trees().place(method.tree())));
+      needed(method, "a method reference names its class", place(method, staying));
     }
+  }
+
+  private String place(OwnerClass.Method method, List<MemberUse> staying) {
+    return staying.stream()
+        .filter(use -> use.key().equals(method.key()))
+        .filter(use -> use.access() == MemberUses.Access.REFERENCE)
+        .map(MemberUse::place)
+        .findFirst()
+        .orElse(owner.trees().place(method.tree()));
+  }
+
+  /** Refuses where a caller could not see the field that holds the new object. */
+  void requireCallersNear(Set<OwnerClass.Method> delegates, List<MemberUse> staying) {
+    for (OwnerClass.Method method : methods) {
+      for (MemberUse use : staying) {
+        boolean asks = use.key().equals(method.key()) && !delegates.contains(method);
+        if (asks && !use.trees().packageName().equals(owner.packageName())) {
+          needed(method, "another package calls it", use.place());
+        }
+      }
+    }
+  }
+
+  private static void needed(OwnerClass.Method method, String why, String place) {
+    throw Refused.advising(
+        RefusalKind.DELEGATE_NEEDED,
+        "%s cannot leave its old place: %s.".formatted(OwnerClass.signature(method), why),
+        "Say --delegate keep.",
+        place);
   }
 
   private static void refuseIf(

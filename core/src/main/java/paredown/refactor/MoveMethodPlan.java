@@ -242,7 +242,7 @@ final class MoveMethodPlan {
             reason ->
                 notes.add("It receives its %s, since %s.".formatted(owner.simpleName(), reason)));
     Optional<Boolean> wished = arguments.wishes().delegate();
-    if (moving.delegate() && wished.isEmpty() && checks.needed().isEmpty()) {
+    if (moving.delegate() && wished.isEmpty() && Ties.of(owner, moving.method()).isEmpty()) {
       notes.add("--delegate none moves every caller to the new place instead.");
     }
     return notes;

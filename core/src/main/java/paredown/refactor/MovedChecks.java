@@ -1,6 +1,5 @@
 package paredown.refactor;
 
-import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodInvocationTree;
@@ -9,8 +8,6 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -25,18 +22,6 @@ import paredown.program.UseKind;
 
 /** What must hold before a method may be moved. */
 final class MovedChecks {
-  private static final Set<String> COPIED =
-      Set.of("Deprecated", "SuppressWarnings", "SafeVarargs", "java.lang.Deprecated");
-  private static final Set<String> CALLED_BY_NAME =
-      Set.of(
-          "main",
-          "readObject",
-          "writeObject",
-          "readResolve",
-          "writeReplace",
-          "readObjectNoData",
-          "finalize");
-
   private final OwnerClass owner;
   private final OwnerClass target;
   private final OwnerClass.Method method;
@@ -62,17 +47,12 @@ final class MovedChecks {
     this.place = owner.trees().place(method.tree());
   }
 
-  /** Whether an annotation goes where the method goes; others stay with the delegate. */
-  static boolean isCopied(AnnotationTree annotation) {
-    return COPIED.contains(annotation.getAnnotationType().toString());
-  }
-
   void require() {
     if (method.tree().getBody() == null) {
       throw Refused.because(RefusalKind.NO_BODY, subject, place);
     }
     if (Boolean.FALSE.equals(wishes.delegate().orElse(null))) {
-      needed()
+      Ties.of(owner, method)
           .ifPresent(
               why -> {
                 throw Refused.advising(
@@ -86,35 +66,9 @@ final class MovedChecks {
 
   /** Whether the old place goes on forwarding. */
   boolean keepsDelegate() {
-    return wishes.delegate().orElseGet(() -> !method.is(Modifier.PRIVATE) || needed().isPresent());
-  }
-
-  /** Why the old place must stay; empty where it need not. */
-  Optional<String> needed() {
-    if (uses(UseKind.OVERRIDES)) {
-      return Optional.of("it overrides or implements an inherited method");
-    }
-    if (!method.is(Modifier.PRIVATE) && Overriding.of(program, method.key()).isPresent()) {
-      return Optional.of("it is overridden in a subclass");
-    }
-    if (method.is(Modifier.SYNCHRONIZED)) {
-      return Optional.of("it locks its old object");
-    }
-    for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
-      if (!isCopied(annotation)) {
-        return Optional.of("@%s may tie it there".formatted(annotation.getAnnotationType()));
-      }
-    }
-    return CALLED_BY_NAME.contains(method.name())
-        ? Optional.of("the platform looks for it by its name")
-        : Optional.empty();
-  }
-
-  private boolean uses(UseKind kind) {
-    return program
-        .uses()
-        .at(owner.trees().path(), owner.trees().names().of(method.tree()), kind)
-        .isPresent();
+    return wishes
+        .delegate()
+        .orElseGet(() -> !method.is(Modifier.PRIVATE) || Ties.of(owner, method).isPresent());
   }
 
   /** Requires that the target can take the method, and that it is one object all the while. */
@@ -265,6 +219,7 @@ final class MovedChecks {
 
   /** Refuses where another method would be overridden, hidden or chosen instead. */
   void requireFreeName(Moving moving) {
+    requireNoLinkByName(moving);
     for (ExecutableElement each : methods(target.element())) {
       requireOther(moving, each);
     }
@@ -306,6 +261,28 @@ final class MovedChecks {
     if (itself && count == method.element().getParameters().size()) {
       throw taken(moving, "it has the method by inheritance");
     }
+  }
+
+  /** The compiler looks around a nested type first for what its Javadoc comment links to. */
+  private void requireNoLinkByName(Moving moving) {
+    String text = target.source().text();
+    String link = "#" + moving.name();
+    program
+        .uses()
+        .in(target.trees().path())
+        .filter(use -> use.kind() == UseKind.DOC && !use.key().equals(method.key()))
+        .filter(use -> text.startsWith(link, use.offset()))
+        .filter(use -> isEnd(text, use.offset() + link.length()))
+        .findFirst()
+        .ifPresent(
+            use -> {
+              throw taken(moving, "a Javadoc link in its file names another member so");
+            });
+  }
+
+  private static boolean isEnd(String text, int offset) {
+    char next = text.charAt(offset);
+    return next != '(' && !Character.isJavaIdentifierPart(next);
   }
 
   private Refused taken(Moving moving, String why) {

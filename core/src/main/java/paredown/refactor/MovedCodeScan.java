@@ -90,9 +90,7 @@ final class MovedCodeScan extends TreePathScanner<Void, Void> {
   @Override
   public Void visitAnnotation(AnnotationTree tree, Void unused) {
     boolean own = getCurrentPath().getParentPath().getLeaf() == method.tree().getModifiers();
-    return own && delegate && !MovedChecks.isCopied(tree)
-        ? null
-        : super.visitAnnotation(tree, null);
+    return own && delegate && !Ties.isCopied(tree) ? null : super.visitAnnotation(tree, null);
   }
 
   @Override

@@ -1,6 +1,5 @@
 package paredown.refactor;
 
-import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.VariableTree;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,17 +84,8 @@ final class MovedText {
   }
 
   private void modifiers() {
-    List<? extends AnnotationTree> annotations = method.tree().getModifiers().getAnnotations();
-    for (AnnotationTree annotation : annotations) {
-      if (moving.delegate() && !MovedChecks.isCopied(annotation)) {
-        int end = owner.trees().end(annotation);
-        while (Character.isWhitespace(source.text().charAt(end))) {
-          end++;
-        }
-        inside.add(
-            Rewriting.of(
-                owner.trees(), owner.trees().start(annotation), end, "it stays with the delegate"));
-      }
+    if (moving.delegate()) {
+      inside.addAll(Ties.left(owner, method));
     }
     int first =
         Modifiers.behindAnnotations(

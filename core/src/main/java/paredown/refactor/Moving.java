@@ -143,7 +143,7 @@ final class Moving {
     if (element instanceof TypeParameterElement variable
         && (variables.contains(variable)
             || variable.getGenericElement().equals(method.element()))) {
-      return "tvar " + variable.getSimpleName() + " of " + newKey();
+      return Symbols.variableKey(variable.getSimpleName().toString(), newKey());
     }
     return route.program().symbols().key(element);
   }

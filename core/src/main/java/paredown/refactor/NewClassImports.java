@@ -83,18 +83,20 @@ final class NewClassImports {
   /** The packages and classes that the carried names come from. */
   private Set<String> homes() {
     Set<String> homes = new LinkedHashSet<>();
-    List<MemberRange> ranges = new ArrayList<>();
-    members.fields().forEach(field -> ranges.add(field.range()));
-    members.methods().forEach(method -> ranges.add(method.range()));
-    for (MemberRange range : ranges) {
-      for (Use use :
-          owner.program().uses().within(owner.trees().path(), range.start(), range.end())) {
-        if (use.kind() == UseKind.NAME || use.kind() == UseKind.DOC) {
-          home(use.key(), homes);
-        }
+    members.fields().forEach(field -> homes(field.range().start(), field.range().end(), homes));
+    members.methods().forEach(method -> homes(method.range().start(), method.range().end(), homes));
+    carried
+        .variables()
+        .forEach(tree -> homes(owner.trees().start(tree), owner.trees().end(tree), homes));
+    return homes;
+  }
+
+  private void homes(int from, int until, Set<String> homes) {
+    for (Use use : owner.program().uses().within(owner.trees().path(), from, until)) {
+      if (use.kind() == UseKind.NAME || use.kind() == UseKind.DOC) {
+        home(use.key(), homes);
       }
     }
-    return homes;
   }
 
   private static void home(String key, Set<String> homes) {

@@ -1,5 +1,7 @@
 package paredown.refactor;
 
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.TypeParameterTree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +25,7 @@ final class NewClassText {
   private final OwnerClass owner;
   private final ExtractedMembers members;
   private final CarriedCode carried;
+  private final boolean serializable;
   private final SourceText source;
   private final Layout old;
   private final Layout layout;
@@ -30,10 +33,17 @@ final class NewClassText {
   private final String end;
   private final List<Piece> pieces = new ArrayList<>();
 
-  NewClassText(OwnerClass owner, ExtractedMembers members, CarriedCode carried) {
+  /**
+   * The text of a new class.
+   *
+   * @param serializable whether its objects are stored with those of the old class
+   */
+  NewClassText(
+      OwnerClass owner, ExtractedMembers members, CarriedCode carried, boolean serializable) {
     this.owner = owner;
     this.members = members;
     this.carried = carried;
+    this.serializable = serializable;
     this.source = owner.source();
     this.old = Layout.of(owner);
     this.layout = old.atTopLevel();
@@ -45,7 +55,15 @@ final class NewClassText {
     header();
     pieces.addAll(new NewClassImports(owner, members, carried).pieces());
     classComment();
-    write(Written.plain("final class " + holder.simpleType() + " {" + end));
+    write(Written.plain("final class " + holder.simpleType()));
+    typeParameters();
+    if (serializable) {
+      write(
+          Written.text(" implements java.io.")
+              .name("Serializable", "type java.io.Serializable")
+              .done());
+    }
+    write(Written.plain(" {" + end));
     fields();
     if (!members.construction().parameters().isEmpty()) {
       write(Written.plain(end));
@@ -107,6 +125,27 @@ final class NewClassText {
     write(text.text("}. */" + end).done());
   }
 
+  private void typeParameters() {
+    String separator = "<";
+    for (TypeParameterTree tree : carried.variables()) {
+      write(Written.plain(separator));
+      copy(tree);
+      separator = ", ";
+    }
+    write(Written.plain(carried.variables().isEmpty() ? "" : ">"));
+  }
+
+  /** What speaks of the old class's type variables means the new class's here. */
+  private void copy(Tree tree) {
+    write(
+        new Copied(
+            owner.trees().path(),
+            owner.trees().start(tree),
+            owner.trees().end(tree),
+            List.of(),
+            self()));
+  }
+
   private static boolean isHidden(Element type) {
     return type.getModifiers().contains(Modifier.PRIVATE)
         || type.getEnclosingElement() != null && isHidden(type.getEnclosingElement());
@@ -124,23 +163,48 @@ final class NewClassText {
 
   private void fields() {
     boolean first = true;
-    for (OwnerClass.Field field : members.fields()) {
-      boolean commented =
-          !source.slice(field.range().start(), field.range().declaration()).isBlank();
-      if (commented && !first) {
+    for (FieldDeclaration declaration : members.declarations()) {
+      MemberRange range = declaration.range();
+      boolean commented = !source.slice(range.start(), range.declaration()).isBlank();
+      if (commented && declaration.isWhole() && !first) {
         write(Written.plain(end));
       }
       first = false;
-      List<Replacement> inside =
-          new ArrayList<>(within(field.range().start(), field.range().end()));
-      visibility(field).ifPresent(inside::add);
-      lines(field.range().start(), field.range().end(), inside);
+      if (declaration.isWhole()) {
+        List<Replacement> inside = new ArrayList<>(within(range.start(), range.end()));
+        visibility(declaration.leaving()).ifPresent(inside::add);
+        lines(range.start(), range.end(), inside);
+      } else {
+        declaration.leaving().forEach(field -> apart(declaration, field));
+      }
     }
   }
 
+  /** A field whose declaration stays for others has one of its own here. */
+  private void apart(FieldDeclaration declaration, OwnerClass.Field field) {
+    int start = declaration.range().declaration();
+    int name = declaration.fields().get(0).declared();
+    List<Replacement> inside = new ArrayList<>(within(start, name));
+    visibility(List.of(field)).ifPresent(inside::add);
+    int[] declarator = declaration.declarator(field);
+    String file = owner.trees().path();
+    write(Written.plain(layout.member()));
+    write(new Copied(file, start, name, inside, self()));
+    write(
+        new Carried(
+            file,
+            declarator[0],
+            declarator[1],
+            within(declarator[0], declarator[1]),
+            old.to(layout),
+            self()));
+    write(Written.plain(";" + end));
+  }
+
   /** A field that code outside uses itself is seen by the package; every other is private. */
-  private Optional<Replacement> visibility(OwnerClass.Field field) {
-    boolean direct = members.access().get(field.key()).isDirect();
+  private Optional<Replacement> visibility(List<OwnerClass.Field> fields) {
+    OwnerClass.Field field = fields.get(0);
+    boolean direct = fields.stream().anyMatch(each -> members.access().get(each.key()).isDirect());
     for (String modifier : List.of("private", "protected", "public")) {
       if (Modifiers.has(source, field.range(), modifier)) {
         if (direct) {
@@ -175,10 +239,7 @@ final class NewClassText {
   }
 
   private void type(OwnerClass.Field field) {
-    var type = field.tree().getType();
-    write(
-        new Copied(
-            owner.trees().path(), owner.trees().start(type), owner.trees().end(type), List.of()));
+    copy(field.tree().getType());
   }
 
   private void constructor() {
@@ -231,6 +292,10 @@ final class NewClassText {
     List<Replacement> inside = new ArrayList<>(within(start, stop));
     if (method.is(Modifier.PRIVATE) && members.isCalledFromOutside(method)) {
       Modifiers.remove(source, range, "private").ifPresent(inside::add);
+    }
+    if (delegate) {
+      Modifiers.remove(source, range, "synchronized").ifPresent(inside::add);
+      inside.addAll(Ties.left(owner, method));
     }
     lines(start, stop, inside);
   }

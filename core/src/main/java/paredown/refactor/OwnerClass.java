@@ -31,9 +31,19 @@ import paredown.text.SourceText;
  * text.
  */
 final class OwnerClass {
-  /** A field of the owner. */
+  /**
+   * A field of the owner.
+   *
+   * @param range of its declaration, which others can share
+   * @param declared where its name stands
+   */
   record Field(
-      VariableTree tree, TreePath path, VariableElement element, String key, MemberRange range) {
+      VariableTree tree,
+      TreePath path,
+      VariableElement element,
+      String key,
+      MemberRange range,
+      int declared) {
     String name() {
       return tree.getName().toString();
     }
@@ -76,6 +86,25 @@ final class OwnerClass {
     for (Tree member : tree().getMembers()) {
       add(new TreePath(path, member));
     }
+    fields.replaceAll(this::withWholeDeclaration);
+  }
+
+  /** Fields that are declared together have one range, up to the semicolon. */
+  private Field withWholeDeclaration(Field field) {
+    int start = trees.start(field.tree());
+    int end =
+        fields.stream()
+            .filter(each -> trees.start(each.tree()) == start)
+            .mapToInt(each -> trees.end(each.tree()))
+            .max()
+            .orElseThrow();
+    return new Field(
+        field.tree(),
+        field.path(),
+        field.element(),
+        field.key(),
+        MemberRange.of(trees.source(), start, end),
+        field.declared());
   }
 
   /** Finds the class that a header announces. */
@@ -113,7 +142,8 @@ final class OwnerClass {
     if (member.getLeaf() instanceof VariableTree tree
         && trees.element(member) instanceof VariableElement field
         && field.getKind() == ElementKind.FIELD) {
-      fields.add(new Field(tree, member, field, symbols.key(field), range));
+      int declared = trees.names().of(tree);
+      fields.add(new Field(tree, member, field, symbols.key(field), range, declared));
     } else if (member.getLeaf() instanceof MethodTree tree
         && trees.element(member) instanceof ExecutableElement method) {
       methods.add(new Method(tree, member, method, symbols.key(method), range));

@@ -1,5 +1,8 @@
 package paredown.refactor;
 
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.Tree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +10,7 @@ import java.util.stream.Collectors;
 import javax.lang.model.type.TypeKind;
 import paredown.edit.Carried;
 import paredown.edit.Copied;
+import paredown.edit.Indent;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -40,11 +44,20 @@ final class OwnerEdits {
 
   private void leave(List<Replacement> own) {
     List<MemberRange> ranges = new ArrayList<>();
-    members.fields().forEach(field -> ranges.add(field.range()));
+    for (FieldDeclaration declaration : members.declarations()) {
+      if (declaration.isWhole()) {
+        ranges.add(declaration.range());
+      } else {
+        declaration.removals().forEach(each -> own.add(Replacement.removal(each[0], each[1])));
+      }
+    }
     members.methods().stream()
         .filter(method -> !members.delegates().contains(method))
         .forEach(method -> ranges.add(method.range()));
     int first = members.fields().get(0).range().start();
+    if (!members.declarations().get(0).isWhole()) {
+      own.add(Replacement.of(first, first, declaration(new int[] {first, source.nextLine(first)})));
+    }
     for (int[] range : MemberRange.merged(source, ranges)) {
       if (range[0] <= first && first < range[1]) {
         own.add(Replacement.of(range[0], range[1], declaration(range)));
@@ -57,28 +70,29 @@ final class OwnerEdits {
 
   private Written declaration(int[] range) {
     boolean lines = range[0] == source.lineStart(range[0]);
-    Written.Text text =
-        Written.text(lines ? layout.member() : "")
-            .text(holder.modifiers())
-            .name(holder.simpleType(), holder.typeKey())
-            .text(" " + holder.name());
+    Written.Text text = Written.text(lines ? layout.member() : "").text(holder.modifiers());
+    holder.type(text).text(" " + holder.name());
     if (members.construction().atDeclaration()) {
       text.text(" = ");
-      creation(text).text("()");
+      creation(text, true).text("()");
     }
     boolean endsLine =
         source.text().charAt(range[1] - 1) == '\n' || source.text().charAt(range[1] - 1) == '\r';
     return text.text(";" + (endsLine ? layout.lineEnd() : "")).done();
   }
 
-  private Written.Text creation(Written.Text text) {
+  /** The compiler can tell the type arguments but where a value's own type depends on them. */
+  private Written.Text creation(Written.Text text, boolean inferred) {
     List<String> types =
         members.construction().parameters().stream()
             .map(field -> owner.program().types().erasure(field.element().asType()).toString())
             .toList();
-    return text.here(UseKind.CREATION, Symbols.constructorKey(holder.typeName(), types))
-        .text("new ")
-        .name(holder.simpleType(), holder.typeKey());
+    text.here(UseKind.CREATION, Symbols.constructorKey(holder.typeName(), types)).text("new ");
+    if (!inferred) {
+      return holder.type(text);
+    }
+    return text.name(holder.simpleType(), holder.typeKey())
+        .text(holder.variables().isEmpty() ? "" : "<>");
   }
 
   /** The signature stays as it was; the body only forwards. */
@@ -116,12 +130,17 @@ final class OwnerEdits {
   private void construct(Construction.Build build, List<Replacement> own) {
     List<Construction.Assigned> assignments = build.assignments();
     Construction.Assigned last = assignments.get(assignments.size() - 1);
+    build.early().forEach(read -> own.add(early(read, build)));
     for (Construction.Assigned each : assignments) {
-      requireNoComments(each);
       int start = owner.trees().start(each.statement());
       int end = owner.trees().end(each.statement());
+      if (each.local() != null) {
+        own.add(kept(each));
+        continue;
+      }
+      requireNoComments(each, end);
       if (each == last) {
-        own.add(new Replacement(start, end, making(build, each), dropped(each)));
+        own.add(new Replacement(start, end, making(build, each, own), dropped(each)));
       } else {
         boolean line =
             source.startsLine(start)
@@ -137,9 +156,38 @@ final class OwnerEdits {
     }
   }
 
-  private void requireNoComments(Construction.Assigned assigned) {
+  /** A variable takes the value that the field got; what computes it stays where it was. */
+  private Replacement kept(Construction.Assigned assigned) {
+    Tree type = assigned.field().tree().getType();
+    int value = owner.trees().start(assigned.value().getLeaf());
+    requireNoComments(assigned, value);
+    return new Replacement(
+        owner.trees().start(assigned.statement()),
+        value,
+        List.of(
+            new Copied(
+                owner.trees().path(),
+                owner.trees().start(type),
+                owner.trees().end(type),
+                List.of()),
+            Written.plain(" " + assigned.local() + " = ")),
+        dropped(assigned));
+  }
+
+  private Replacement early(Construction.EarlyRead read, Construction.Build build) {
+    Tree tree = read.use().path().getLeaf();
+    return Rewriting.of(
+        owner.trees(),
+        owner.trees().start(tree),
+        owner.trees().end(tree),
+        "a variable has the value",
+        Written.text("")
+            .local(build.local(read.field()), Rewriting.name(owner.trees(), read.use().offset()))
+            .done());
+  }
+
+  private void requireNoComments(Construction.Assigned assigned, int end) {
     int start = owner.trees().start(assigned.statement());
-    int end = owner.trees().end(assigned.statement());
     for (int i = source.tokenAt(start); i < source.tokens().size(); i++) {
       Token token = source.tokens().get(i);
       if (token.start() >= end) {
@@ -163,7 +211,8 @@ final class OwnerEdits {
         .toList();
   }
 
-  private List<Piece> making(Construction.Build build, Construction.Assigned last) {
+  private List<Piece> making(
+      Construction.Build build, Construction.Assigned last, List<Replacement> own) {
     List<Piece> pieces = new ArrayList<>();
     boolean throughThis = source.text().startsWith("this", owner.trees().start(last.statement()));
     Written.Text text = Written.text("");
@@ -173,40 +222,56 @@ final class OwnerEdits {
       text.here(UseKind.RECEIVER, Symbols.typeKey(holder.ownerType()));
     }
     text.name(holder.name(), holder.key()).text(" = ");
-    creation(text).text("(");
+    creation(text, build.assignments().stream().allMatch(OwnerEdits::isPlain)).text("(");
     pieces.add(text.done());
-    List<String> values = new ArrayList<>();
     Map<OwnerClass.Field, Construction.Assigned> byField =
         build.assignments().stream()
             .collect(Collectors.toMap(Construction.Assigned::field, each -> each));
-    for (OwnerClass.Field field : members.construction().parameters()) {
-      values.add(slice(byField.get(field)));
-    }
+    List<Construction.Assigned> values =
+        members.construction().parameters().stream().map(byField::get).toList();
     String indent = source.indentAt(owner.trees().start(last.statement()));
     String made = "this." + holder.name() + " = new " + holder.simpleType() + "();";
     int width =
         indent.length()
             + made.length()
-            + values.stream().mapToInt(value -> value.length() + 2).sum();
+            + values.stream().mapToInt(value -> slice(value).length() + 2).sum();
     String separator =
         width > Layout.WIDTH ? layout.lineEnd() + indent + layout.unit().repeat(2) : "";
     String between = separator.isEmpty() ? ", " : "," + separator;
     String next = separator;
-    for (OwnerClass.Field field : members.construction().parameters()) {
+    for (Construction.Assigned value : values) {
       pieces.add(Written.plain(next));
-      Construction.Assigned assigned = byField.get(field);
       pieces.add(
-          Carried.range(
-              owner.trees().path(),
-              owner.trees().start(assigned.value().getLeaf()),
-              owner.trees().end(assigned.value().getLeaf())));
+          value.local() != null
+              ? Written.text("").local(value.local()).done()
+              : carried(value, own));
       next = between;
     }
     pieces.add(Written.plain(");"));
     return pieces;
   }
 
+  /** A value that became an argument takes the edits within it along. */
+  private Carried carried(Construction.Assigned assigned, List<Replacement> own) {
+    int start = owner.trees().start(assigned.value().getLeaf());
+    int end = owner.trees().end(assigned.value().getLeaf());
+    List<Replacement> inside =
+        own.stream().filter(edit -> edit.start() >= start && edit.end() <= end).toList();
+    own.removeAll(inside);
+    return new Carried(owner.trees().path(), start, end, inside, Indent.SAME, null);
+  }
+
+  private static boolean isPlain(Construction.Assigned assigned) {
+    Tree value = assigned.value().getLeaf();
+    return assigned.local() != null
+        || value instanceof IdentifierTree
+        || value instanceof LiteralTree;
+  }
+
   private String slice(Construction.Assigned assigned) {
+    if (assigned.local() != null) {
+      return assigned.local();
+    }
     return source.slice(
         owner.trees().start(assigned.value().getLeaf()),
         owner.trees().end(assigned.value().getLeaf()));

@@ -58,7 +58,18 @@ final class ReflectionCheck {
     }
   }
 
-  void require() {
+  /** Refuses where a member is looked up by its name, or all of a class's fields are. */
+  void requireUnless(Overruled overruled) {
+    try {
+      requireUnseen();
+    } catch (Refused refused) {
+      if (!overruled.overrules(refused.kind())) {
+        throw refused;
+      }
+    }
+  }
+
+  private void requireUnseen() {
     SourceText own = owner.source();
     for (Token token : own.tokens()) {
       if (token.isIdentifier() && SHAPES.contains(word(own, token))) {

@@ -41,6 +41,11 @@ public final class Refused extends Problem {
     return new Refused(kind, "", sentence, advice, List.of(places));
   }
 
+  /** The same with an advice. */
+  Refused with(String advice) {
+    return new Refused(kind, subject, getMessage(), advice, places());
+  }
+
   /** The member that it is about, a field's name or a method's signature; empty where none is. */
   public String subject() {
     return subject;

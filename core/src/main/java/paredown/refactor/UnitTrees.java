@@ -32,6 +32,12 @@ final class UnitTrees {
     return unit;
   }
 
+  /** The package of its code; empty for the unnamed one. */
+  String packageName() {
+    var name = unit.tree().getPackageName();
+    return name == null ? "" : name.toString();
+  }
+
   SourceText source() {
     return unit.source();
   }

@@ -1,5 +1,6 @@
 package paredown.refactor;
 
+import com.sun.source.tree.MemberReferenceTree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -43,7 +44,7 @@ final class UseEdits {
     for (OwnerClass.Method method : members.methods()) {
       if (method.key().equals(use.key())) {
         if (!members.delegates().contains(method)) {
-          add(edits, use, method.name(), members.newKey(method), "");
+          ask(method, use, edits);
         }
         return;
       }
@@ -56,6 +57,19 @@ final class UseEdits {
           add(edits, use, access.accessor(), members.accessorKey(access), "()");
         }
       }
+    }
+  }
+
+  private void ask(OwnerClass.Method method, MemberUse use, Map<String, List<Replacement>> edits) {
+    if (use.path().getLeaf() instanceof MemberReferenceTree reference) {
+      int end = use.trees().end(reference.getQualifierExpression());
+      Holder holder = members.holder();
+      Written asked = Written.text(".").name(holder.name(), holder.key()).done();
+      edits
+          .computeIfAbsent(use.file(), file -> new ArrayList<>())
+          .add(Replacement.of(end, end, asked));
+    } else {
+      add(edits, use, method.name(), members.newKey(method), "");
     }
   }
 
@@ -125,7 +139,9 @@ final class UseEdits {
     if (!isInOwnerFile(use.file())) {
       return false;
     }
-    return members.fields().stream().anyMatch(field -> covers(field.range(), use.offset()))
+    return members.declarations().stream()
+            .filter(FieldDeclaration::isWhole)
+            .anyMatch(declaration -> covers(declaration.range(), use.offset()))
         || members.methods().stream()
             .filter(method -> !members.delegates().contains(method))
             .anyMatch(method -> covers(method.range(), use.offset()));

@@ -1,7 +1,6 @@
 package paredown.remedy;
 
 import paredown.project.Fingerprint;
-import paredown.refactor.ExtractClass;
 
 /**
  * A candidate is a refactoring with its arguments that, on the facts, would cure a finding.
@@ -32,9 +31,7 @@ public record Candidate(String finding, Cure cure) {
   /** The same, with another name for what it makes. */
   public Candidate named(String name) {
     if (cure instanceof Cure.Extract extract) {
-      ExtractClass as = extract.refactoring();
-      return new Candidate(
-          finding, new Cure.Extract(new ExtractClass(as.type(), as.fields(), as.methods(), name)));
+      return new Candidate(finding, new Cure.Extract(extract.refactoring().named(name)));
     }
     if (cure instanceof Cure.Move move) {
       return new Candidate(finding, new Cure.Move(move.refactoring().named(name), move.effect()));

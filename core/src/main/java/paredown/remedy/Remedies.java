@@ -74,12 +74,7 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
       if (refused.kind() != RefusalKind.NAME_TAKEN || refactoring.name().startsWith(owner)) {
         throw refused;
       }
-      ExtractClass longer =
-          new ExtractClass(
-              refactoring.type(),
-              refactoring.fields(),
-              refactoring.methods(),
-              owner + refactoring.name());
+      ExtractClass longer = refactoring.named(owner + refactoring.name());
       return plan(candidate, longer, facts, sources, index);
     }
   }
@@ -149,11 +144,8 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
   }
 
   private static ExtractClass without(ExtractClass extraction, Set<String> methods) {
-    return new ExtractClass(
-        extraction.type(),
-        extraction.fields(),
-        extraction.methods().stream().filter(method -> !methods.contains(method)).toList(),
-        extraction.name());
+    return extraction.withMethods(
+        extraction.methods().stream().filter(method -> !methods.contains(method)).toList());
   }
 
   private static Set<String> callers(String subject, ExtractClass refactoring, Facts facts) {

@@ -86,7 +86,8 @@ record RefactoringCase(
           operation.get(2),
           List.of(option("--fields").split(",")),
           optional("--methods").map(methods -> List.of(methods.split(";"))).orElse(List.of()),
-          option("--name"));
+          option("--name"),
+          new ExtractClass.Wishes(delegate(), accepted()));
     }
     String[] member = operation.get(2).split("#");
     return new MoveMethod(
@@ -95,12 +96,20 @@ record RefactoringCase(
         option("--to"),
         new MoveMethod.Wishes(
             optional("--through"),
-            optional("--delegate").map("keep"::equals),
+            delegate(),
             option("--pass").equals("owner"),
             optional("--name"),
-            optional("--accept")
-                .map(kind -> Set.of(RefusalKind.valueOf(kind.toUpperCase().replace('-', '_'))))
-                .orElse(Set.of())));
+            accepted()));
+  }
+
+  private Optional<Boolean> delegate() {
+    return optional("--delegate").map("keep"::equals);
+  }
+
+  private Set<RefusalKind> accepted() {
+    return optional("--accept")
+        .map(kind -> Set.of(RefusalKind.valueOf(kind.toUpperCase().replace('-', '_'))))
+        .orElse(Set.of());
   }
 
   /** Does the operation in a folder and compares what comes of it. */

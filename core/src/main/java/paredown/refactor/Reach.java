@@ -1,0 +1,67 @@
+package paredown.refactor;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.TypeElement;
+import paredown.refactor.MemberUses.MemberUse;
+
+/**
+ * Tells which methods of a class come to use members that leave it, themselves or through others.
+ *
+ * @param methods those that leave, whose delegates use the new object
+ * @param uses the uses of the fields that leave
+ */
+record Reach(OwnerClass owner, List<OwnerClass.Method> methods, List<MemberUse> uses) {
+
+  boolean uses(OwnerTouches.Touch touch) {
+    return uses(touch.called());
+  }
+
+  /** Whether a method, or one that it calls in turn, uses what leaves, or hands its object out. */
+  boolean uses(ExecutableElement start) {
+    Deque<ExecutableElement> open = new ArrayDeque<>(List.of(start));
+    Set<ExecutableElement> seen = new HashSet<>();
+    while (!open.isEmpty()) {
+      ExecutableElement next = open.pop();
+      if (!seen.add(next)) {
+        continue;
+      }
+      OwnerClass.Method method = own(next);
+      if (method == null) {
+        if (!isPlatform(next)) {
+          return true;
+        }
+        continue;
+      }
+      boolean here = uses.stream().anyMatch(use -> owner.holds(method.range(), use));
+      if (here || methods.contains(method)) {
+        return true;
+      }
+      for (OwnerTouches.Touch touch : OwnerTouches.in(owner, method.path())) {
+        if (touch.called() == null) {
+          return true;
+        }
+        open.push(touch.called());
+      }
+    }
+    return false;
+  }
+
+  private OwnerClass.Method own(ExecutableElement element) {
+    return owner.methods().stream()
+        .filter(method -> method.element().equals(element))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** An inherited method could call back what the owner overrides, but for those of Object. */
+  private static boolean isPlatform(ExecutableElement method) {
+    return ((TypeElement) method.getEnclosingElement())
+        .getQualifiedName()
+        .contentEquals("java.lang.Object");
+  }
+}

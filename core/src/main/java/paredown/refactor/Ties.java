@@ -1,0 +1,82 @@
+package paredown.refactor;
+
+import com.sun.source.tree.AnnotationTree;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Modifier;
+import paredown.edit.Replacement;
+import paredown.program.UseKind;
+
+/** What ties a method to its place, so that a delegate must stay there when it moves. */
+final class Ties {
+  private static final Set<String> COPIED =
+      Set.of("Deprecated", "SuppressWarnings", "SafeVarargs", "java.lang.Deprecated");
+  private static final Set<String> CALLED_BY_NAME =
+      Set.of(
+          "main",
+          "readObject",
+          "writeObject",
+          "readResolve",
+          "writeReplace",
+          "readObjectNoData",
+          "finalize");
+
+  private Ties() {}
+
+  /** Whether an annotation goes where the method goes; others stay with the delegate. */
+  static boolean isCopied(AnnotationTree annotation) {
+    return COPIED.contains(annotation.getAnnotationType().toString());
+  }
+
+  /** Takes the annotations away that stay with a delegate. */
+  static List<Replacement> left(OwnerClass owner, OwnerClass.Method method) {
+    List<Replacement> left = new ArrayList<>();
+    for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
+      if (!isCopied(annotation)) {
+        int end = owner.trees().end(annotation);
+        while (Character.isWhitespace(owner.source().text().charAt(end))) {
+          end++;
+        }
+        left.add(
+            Rewriting.of(
+                owner.trees(), owner.trees().start(annotation), end, "it stays with the delegate"));
+      }
+    }
+    return left;
+  }
+
+  /** Why the old place of a method must stay; empty where it need not. */
+  static Optional<String> of(OwnerClass owner, OwnerClass.Method method) {
+    if (overrides(owner, method)) {
+      return Optional.of("it overrides or implements an inherited method");
+    }
+    if (isOverridden(owner, method)) {
+      return Optional.of("it is overridden in a subclass");
+    }
+    if (method.is(Modifier.SYNCHRONIZED)) {
+      return Optional.of("it locks its old object");
+    }
+    for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
+      if (!isCopied(annotation)) {
+        return Optional.of("@%s may tie it there".formatted(annotation.getAnnotationType()));
+      }
+    }
+    return CALLED_BY_NAME.contains(method.name())
+        ? Optional.of("the platform looks for it by its name")
+        : Optional.empty();
+  }
+
+  private static boolean overrides(OwnerClass owner, OwnerClass.Method method) {
+    return owner
+        .program()
+        .uses()
+        .at(owner.trees().path(), owner.trees().names().of(method.tree()), UseKind.OVERRIDES)
+        .isPresent();
+  }
+
+  static boolean isOverridden(OwnerClass owner, OwnerClass.Method method) {
+    return !method.is(Modifier.PRIVATE) && Overriding.of(owner.program(), method.key()).isPresent();
+  }
+}
