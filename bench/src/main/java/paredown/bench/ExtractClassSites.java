@@ -20,10 +20,10 @@ import paredown.remedy.MovableMethods;
 
 /**
  * For every class of a library that has two fields of its own, sets of one to three of them drawn
- * by lot, alone, and once more with the methods that use nothing else.
+ * by lot, alone, and twice more with the methods that use nothing else: with delegates and without.
  */
 final class ExtractClassSites implements Sites {
-  private static final int SETS = 16;
+  private static final int SETS = 24;
   private static final String NAME = "ExtractedPart";
 
   @Override
@@ -46,7 +46,7 @@ final class ExtractClassSites implements Sites {
     List<String> all =
         new ArrayList<>(type.instanceFields().stream().map(FieldFact::name).toList());
     Set<List<String>> sets = new HashSet<>();
-    for (int i = 0; i < Math.min(SETS, 2 * all.size()); i++) {
+    for (int i = 0; i < Math.min(SETS, 3 * all.size()); i++) {
       Collections.shuffle(all, random);
       int size = 1 + random.nextInt(Math.min(3, all.size() - 1));
       sets.add(List.copyOf(new TreeSet<>(all.subList(0, size))));
@@ -67,10 +67,21 @@ final class ExtractClassSites implements Sites {
             Set.copyOf(elsewhere)));
     if (!methods.isEmpty()) {
       methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
-      sites.add(
-          new Site(
-              "with methods", new ExtractClass(type.name(), fields, methods, NAME), elsewhere));
+      sites.add(site("with methods", type, fields, methods, true, elsewhere));
+      sites.add(site("without delegates", type, fields, methods, false, elsewhere));
     }
+  }
+
+  private static Site site(
+      String kind,
+      TypeFact type,
+      List<String> fields,
+      List<String> methods,
+      boolean delegate,
+      Set<String> callers) {
+    ExtractClass.Wishes wishes = new ExtractClass.Wishes(Optional.of(delegate), Set.of());
+    return new Site(
+        kind, new ExtractClass(type.name(), fields, methods, NAME, wishes), Set.copyOf(callers));
   }
 
   /** A method that cannot come along is left where it is. */

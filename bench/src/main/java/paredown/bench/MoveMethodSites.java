@@ -13,19 +13,22 @@ import paredown.facts.TypeFact;
 import paredown.refactor.MoveMethod;
 
 /**
- * Every method of a library that has a body, to the types of its parameters and fields that it asks
- * for something, around and within its own, and, drawn by lot, to one that it has no link to.
+ * Every method of a library and of its tests that has a body, to the types of its parameters and
+ * fields that it asks for something, with a delegate and without; around and within its own, and to
+ * one that it has no link to, the delegate and the latter drawn by lot.
  */
 final class MoveMethodSites implements Sites {
 
   @Override
   public List<Site> in(Facts facts, Predicate<String> isMain, Random random) {
     List<TypeFact> types =
-        facts.types().stream()
-            .filter(type -> type.kind() != TypeFact.Kind.ANNOTATION)
-            .filter(type -> isMain.test(type.range().file()))
-            .toList();
-    return new Enumeration(types, new Callers(facts), random).all();
+        facts.types().stream().filter(type -> type.kind() != TypeFact.Kind.ANNOTATION).toList();
+    Map<Boolean, List<TypeFact>> sides =
+        types.stream().collect(Collectors.partitioningBy(type -> isMain.test(type.range().file())));
+    Callers callers = new Callers(facts);
+    List<Site> sites = new ArrayList<>(new Enumeration(sides.get(true), callers, random).all());
+    sites.addAll(new Enumeration(sides.get(false), callers, random).all());
+    return sites;
   }
 
   /** The sites of some types, found one after the other. */
@@ -99,20 +102,29 @@ final class MoveMethodSites implements Sites {
       bySimpleName.getOrDefault(type.substring(type.lastIndexOf('.') + 1), List.of()).stream()
           .filter(each -> !each.name().equals(from.name()))
           .filter(each -> asks(method, each))
-          .forEach(each -> add(from, method, kind, each.name(), through));
+          .forEach(
+              each -> {
+                add(from, method, kind, each.name(), through, true);
+                add(from, method, kind, each.name(), through, false);
+              });
     }
 
     private void add(TypeFact type, MethodFact method, String kind, String target, String through) {
-      MoveMethod.Wishes wishes = MoveMethod.Wishes.NONE.through(through);
-      boolean none = random.nextInt(3) > 0;
+      add(type, method, kind, target, through, random.nextInt(3) == 0);
+    }
+
+    private void add(
+        TypeFact type,
+        MethodFact method,
+        String kind,
+        String target,
+        String through,
+        boolean delegate) {
+      MoveMethod.Wishes wishes = MoveMethod.Wishes.NONE.through(through).delegate(delegate);
       sites.add(
           new Site(
               kind,
-              new MoveMethod(
-                  type.name(),
-                  method.signature(),
-                  target,
-                  none ? wishes.delegate(false) : wishes.delegate(true)),
+              new MoveMethod(type.name(), method.signature(), target, wishes),
               callers.of(type, method.signature())));
     }
   }

@@ -29,29 +29,6 @@ class DemoTest {
   }
 
   @Test
-  void surveysABuildOfSeveralModulesAndDoesNotChangeItYet() throws IOException {
-    write(
-        "pom.xml",
-        pom(
-            "line",
-            "<packaging>pom</packaging><modules><module>fleet</module><module>desk</module></modules>"));
-    write("fleet/pom.xml", pom("fleet", ""));
-    write("desk/pom.xml", pom("desk", ""));
-    write(
-        "fleet/src/main/java/ferry/Vessel.java",
-        "package ferry;\npublic class Vessel { int a; int b; }\n");
-    write("desk/src/main/java/ferry/Desk.java", "package ferry;\nclass Desk { int c; int d; }\n");
-    Path inside = folder.resolve("desk/src");
-    String out = Ran.pare(inside, "survey").exits(0).out();
-    assertTrue(out.contains("2 types, 0 methods in 2 files"), out);
-    String[] extract = "extract class Vessel --fields a --name Part".split(" ");
-    Ran.pare(folder, extract).exits(0);
-    Ran refused = Ran.pare(folder, (String.join(" ", extract) + " --apply").split(" ")).exits(3);
-    assertTrue(
-        refused.err().contains("has 2 modules; changing it is not there yet"), refused.err());
-  }
-
-  @Test
   void saysWhatIsWrongWithABrokenBuild() throws IOException {
     write("pom.xml", "<project><modelVersion>4.0.0</modelVersion><oops>\n");
     write("src/main/java/A.java", "class A { }\n");
@@ -64,18 +41,5 @@ class DemoTest {
     Path file = folder.resolve(path);
     Files.createDirectories(file.getParent());
     Files.writeString(file, text);
-  }
-
-  private static String pom(String name, String more) {
-    return """
-        <project xmlns="http://maven.apache.org/POM/4.0.0">
-          <modelVersion>4.0.0</modelVersion>
-          <groupId>ferry</groupId>
-          <artifactId>%s</artifactId>
-          <version>1</version>
-          %s
-        </project>
-        """
-        .formatted(name, more);
   }
 }

@@ -3,7 +3,6 @@ package paredown.gate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -17,13 +16,20 @@ public record TestComparison(
     List<TestResult> broken, List<TestResult> known, List<String> vanished) {
 
   public static TestComparison of(TestRun before, TestRun after) {
-    Set<String> red = before.names(TestResult.Status.FAILED);
+    Map<String, Long> red = names(before.failures());
+    Map<String, Long> now = names(after.failures());
     List<TestResult> broken = new ArrayList<>();
     List<TestResult> known = new ArrayList<>();
     for (TestResult failure : after.failures()) {
-      (red.contains(failure.name()) ? known : broken).add(failure);
+      // Tests of one name, in several modules, are told apart by their number only.
+      boolean more = now.get(failure.name()) > red.getOrDefault(failure.name(), 0L);
+      (more ? broken : known).add(failure);
     }
     return new TestComparison(broken, known, vanished(before, after));
+  }
+
+  private static Map<String, Long> names(List<TestResult> results) {
+    return results.stream().collect(Collectors.groupingBy(TestResult::name, Collectors.counting()));
   }
 
   /** Runs of a parameterized test may carry changing names, so that their number is compared. */

@@ -1,8 +1,6 @@
 package paredown.gate;
 
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
 
 /** A test run is what all tests said. */
 public record TestRun(List<TestResult> results) {
@@ -21,12 +19,5 @@ public record TestRun(List<TestResult> results) {
 
   public boolean isEmpty() {
     return results.isEmpty();
-  }
-
-  Set<String> names(TestResult.Status status) {
-    return results.stream()
-        .filter(result -> result.status() == status)
-        .map(TestResult::name)
-        .collect(Collectors.toSet());
   }
 }

@@ -38,6 +38,7 @@ import paredown.text.SourceText;
 public final class Program implements AutoCloseable {
   private final Sources sources;
   private final StandardJavaFileManager files;
+  private final SourcePath sourcePath;
   private final DocTrees trees;
   private final Elements elements;
   private final Types types;
@@ -50,10 +51,12 @@ public final class Program implements AutoCloseable {
       Sources sources,
       JavacTask task,
       StandardJavaFileManager files,
+      SourcePath sourcePath,
       Map<String, Unit> units,
       List<CompileError> errors) {
     this.sources = sources;
     this.files = files;
+    this.sourcePath = sourcePath;
     this.trees = DocTrees.instance(task);
     this.elements = task.getElements();
     this.types = task.getTypes();
@@ -74,38 +77,42 @@ public final class Program implements AutoCloseable {
     JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
     DiagnosticCollector<JavaFileObject> said = new DiagnosticCollector<>();
     StandardJavaFileManager files = compiler.getStandardFileManager(said, null, null);
+    SourcePath sourcePath = new SourcePath(sources.project());
     try {
       List<TextObject> objects = texts.values().stream().map(TextObject::new).toList();
       JavacTask task =
           (JavacTask)
               compiler.getTask(
-                  Writer.nullWriter(), files, said, options(sources.project()), null, objects);
+                  Writer.nullWriter(),
+                  files,
+                  said,
+                  options(sources.project(), sourcePath),
+                  null,
+                  objects);
       Map<String, Unit> units = new LinkedHashMap<>();
       for (CompilationUnitTree tree : task.parse()) {
         SourceText source = texts.get(path(tree.getSourceFile()));
         units.put(source.path(), new Unit(source, tree));
       }
       task.analyze();
-      return new Program(sources, task, files, units, errors(said, texts.keySet()));
+      return new Program(sources, task, files, sourcePath, units, errors(said, texts.keySet()));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    } catch (RuntimeException e) {
+      sourcePath.close();
+      throw e;
     }
   }
 
-  private static List<String> options(Project project) {
+  private static List<String> options(Project project, SourcePath sourcePath) {
     Set<String> classPath = new LinkedHashSet<>();
-    Set<String> sourcePath = new LinkedHashSet<>();
     int release = 0;
     String encoding = "UTF-8";
     for (Module module : project.modules()) {
       module.classPath().forEach(path -> classPath.add(path.toString()));
-      module.mainRoots().forEach(path -> sourcePath.add(path.toString()));
-      module.testRoots().forEach(path -> sourcePath.add(path.toString()));
-      module.generatedRoots().forEach(path -> sourcePath.add(path.toString()));
       release = Math.max(release, module.release());
       encoding = module.encoding().name();
     }
-    String separator = java.io.File.pathSeparator;
     List<String> options =
         new ArrayList<>(
             List.of(
@@ -120,9 +127,9 @@ public final class Program implements AutoCloseable {
                 "-encoding",
                 encoding,
                 "-classpath",
-                String.join(separator, classPath),
+                String.join(java.io.File.pathSeparator, classPath),
                 "-sourcepath",
-                String.join(separator, sourcePath)));
+                sourcePath.option()));
     if (release != 0 && release != Runtime.version().feature()) {
       options.addAll(List.of("--release", String.valueOf(release)));
     }
@@ -221,6 +228,7 @@ public final class Program implements AutoCloseable {
   @Override
   public void close() {
     try {
+      sourcePath.close();
       files.close();
     } catch (IOException e) {
       throw new UncheckedIOException(e);

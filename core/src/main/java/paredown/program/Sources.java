@@ -23,6 +23,7 @@ public final class Sources {
   private final Map<String, SourceText> texts = new ConcurrentHashMap<>();
   private final Map<String, byte[]> bytes = new ConcurrentHashMap<>();
   private final Set<String> garbled = ConcurrentHashMap.newKeySet();
+  private OtherFiles others;
 
   public Sources(Project project) {
     this.project = project;
@@ -59,6 +60,14 @@ public final class Sources {
   public byte[] bytes(String path) {
     text(path);
     return bytes.get(path).clone();
+  }
+
+  /** The project's files that are not Java, read when they are first asked for. */
+  public synchronized OtherFiles others() {
+    if (others == null) {
+      others = new OtherFiles(project);
+    }
+    return others;
   }
 
   /** Whether the bytes of a file are no text in its encoding, so that it must not be edited. */

@@ -17,7 +17,10 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
+import paredown.program.ModuleDeclaration;
+import paredown.program.Sources;
 import paredown.program.Unit;
+import paredown.project.Module;
 
 /** Lets every caller ask the moved method in its new place. */
 final class CallSites {
@@ -38,6 +41,31 @@ final class CallSites {
                 .sorted(Comparator.comparingInt(CallSites::size))
                 .toList();
     uses.forEach(use -> moving.visibility().seenFrom(classAround(use.trees(), use.path())));
+    requireExported();
+  }
+
+  /** Callers in another module of the platform's kind see the exported packages only. */
+  private void requireExported() {
+    Sources sources = moving.program().sources();
+    Module home = module(sources, moving.target().trees().path());
+    for (MemberUses.MemberUse use : uses) {
+      boolean elsewhere = !module(sources, use.file()).directory().equals(home.directory());
+      if (elsewhere
+          && ModuleDeclaration.of(sources.project(), home)
+              .filter(declared -> !declared.exports(moving.target().packageName()))
+              .isPresent()) {
+        throw Refused.advising(
+            RefusalKind.DELEGATE_NEEDED,
+            "%s cannot leave its old place: another module calls it, and %s is not exported."
+                .formatted(OwnerClass.signature(moving.method()), moving.target().packageName()),
+            "Say --delegate keep.",
+            use.place());
+      }
+    }
+  }
+
+  private static Module module(Sources sources, String file) {
+    return sources.file(file).orElseThrow().module();
   }
 
   private static int size(MemberUses.MemberUse use) {

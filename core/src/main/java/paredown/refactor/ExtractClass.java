@@ -71,7 +71,8 @@ public record ExtractClass(
         RefusalKind.MAPPED_CLASS,
         RefusalKind.NATIVE_CODE,
         RefusalKind.SERIALIZED,
-        RefusalKind.REFLECTED);
+        RefusalKind.REFLECTED,
+        RefusalKind.NAMED_ELSEWHERE);
   }
 
   @Override
@@ -105,7 +106,7 @@ public record ExtractClass(
       return planned(sources, index);
     } catch (Refused refused) {
       boolean accepted = wishes.accepted().contains(refused.kind());
-      throw acceptable().contains(refused.kind()) && !accepted
+      throw acceptable().contains(refused.kind()) && !accepted && refused.advice().isEmpty()
           ? refused.with("If that does not matter here, say --accept " + refused.kind().id() + ".")
           : refused;
     }

@@ -83,6 +83,7 @@ final class ExtractClassPlan {
       methodChecks.requireNoDelegates(delegates, staying);
     }
     methodChecks.requireCallersNear(delegates, staying);
+    OutsideNames.requireNone(owner, leaving(delegates), overruled);
     Set<String> delegated =
         delegates.stream().map(OwnerClass.Method::key).collect(Collectors.toSet());
     CarriedCode carried = new CarriedCode(owner, moved);
@@ -203,6 +204,14 @@ final class ExtractClassPlan {
         : "";
   }
 
+  private List<String> leaving(Set<OwnerClass.Method> delegates) {
+    List<String> names = new ArrayList<>(fields.stream().map(OwnerClass.Field::name).toList());
+    methods.stream()
+        .filter(method -> !delegates.contains(method))
+        .forEach(method -> names.add(method.name()));
+    return names;
+  }
+
   private boolean leavesNone() {
     return arguments.wishes().delegate().equals(Optional.of(false));
   }
@@ -215,6 +224,7 @@ final class ExtractClassPlan {
             method ->
                 open && !method.is(Modifier.PRIVATE)
                     || Ties.of(owner, method).isPresent()
+                    || Fluent.is(owner, method)
                     || staying.stream()
                         .anyMatch(use -> use.key().equals(method.key()) && namesClass(use)))
         .collect(Collectors.toCollection(java.util.LinkedHashSet::new));

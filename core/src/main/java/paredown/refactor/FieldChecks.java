@@ -13,6 +13,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
+import paredown.program.ModuleDeclaration;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
 
@@ -84,6 +85,11 @@ final class FieldChecks {
           first,
           owner.trees().place(annotation));
     }
+    var sources = owner.program().sources();
+    ModuleDeclaration.of(
+            sources.project(), sources.file(owner.trees().path()).orElseThrow().module())
+        .filter(module -> module.opens(owner.packageName()))
+        .ifPresent(module -> refuseIf(true, RefusalKind.MAPPED_CLASS, first, module.path()));
     for (OwnerClass.Method method : owner.methods()) {
       refuseIf(
           method.is(Modifier.NATIVE),

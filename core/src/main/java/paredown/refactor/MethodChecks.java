@@ -83,6 +83,9 @@ final class MethodChecks {
     for (OwnerClass.Method method : delegates) {
       Ties.of(owner, method)
           .ifPresent(why -> needed(method, why, owner.trees().place(method.tree())));
+      if (Fluent.is(owner, method)) {
+        needed(method, "it gives its own object", owner.trees().place(method.tree()));
+      }
       needed(method, "a method reference names its class", place(method, staying));
     }
   }

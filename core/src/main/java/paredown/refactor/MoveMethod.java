@@ -172,9 +172,16 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
 
   /** Code that is shipped does not see the tests, and tests are not shipped. */
   private void requireSameSide(DeclaredType from, DeclaredType to, Sources sources) {
-    SourceFile.Kind one = sources.file(from.file()).orElseThrow().kind();
-    SourceFile.Kind other = sources.file(to.file()).orElseThrow().kind();
-    if (one != other) {
+    SourceFile one = sources.file(from.file()).orElseThrow();
+    SourceFile other = sources.file(to.file()).orElseThrow();
+    if (!one.module().directory().equals(other.module().directory())) {
+      throw Refused.of(
+          RefusalKind.SEVERAL_MODULES,
+          method,
+          "%s and %s".formatted(one.module().name(), other.module().name()),
+          to.file());
+    }
+    if (one.kind() != other.kind()) {
       throw Refused.of(
           RefusalKind.TARGET_ELSEWHERE,
           method,
@@ -185,6 +192,10 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
 
   /** The kinds of refusal that this operation can be told to accept. */
   public static List<RefusalKind> acceptable() {
-    return List.of(RefusalKind.MAYBE_NULL, RefusalKind.REFLECTED, RefusalKind.STARTED_EARLIER);
+    return List.of(
+        RefusalKind.MAYBE_NULL,
+        RefusalKind.REFLECTED,
+        RefusalKind.NAMED_ELSEWHERE,
+        RefusalKind.STARTED_EARLIER);
   }
 }

@@ -102,6 +102,10 @@ final class MoveMethodPlan {
     new ReflectionCheck(owner, Map.of(moving.method().element(), moving.method().key()))
         .requireUnless(
             moving.delegate() || arguments.wishes().accepted().contains(RefusalKind.REFLECTED));
+    if (!moving.delegate()) {
+      Overruled overruled = new Overruled(arguments.wishes().accepted());
+      OutsideNames.requireNone(owner, List.of(moving.method().name()), overruled);
+    }
     EditList edits = new EditList();
     Map<String, TypeNames> names = new HashMap<>();
     for (var unit : program.units()) {

@@ -8,12 +8,15 @@ public enum RefusalKind {
   SHARED_DECLARATION(Mark.NOT_YET, "it is declared together with a field that stays"),
   ARRAY_SIGNS(Mark.NOT_YET, "its array signs stand behind the name"),
   MAPPED_FIELD(Mark.UNSAFE, "its annotation says that something outside the code finds it by name"),
-  MAPPED_CLASS(Mark.UNSAFE, "an annotation of its class says that something outside looks at it"),
+  MAPPED_CLASS(
+      Mark.UNSAFE,
+      "an annotation of its class, or its module, says that something outside looks at it"),
   NATIVE_CODE(Mark.UNSAFE, "its class has native methods, which may find it by name"),
   OWNER_TYPE_VARIABLE(Mark.NOT_YET, "its type depends on a type variable of its class"),
   SERIALIZED(Mark.UNSAFE, "its class is serializable, so that its fields are its stored shape"),
   CLONED(Mark.UNSAFE, "its class can be cloned, and clones would share the new object"),
   REFLECTED(Mark.UNSAFE, "a string names it where reflection is used"),
+  NAMED_ELSEWHERE(Mark.UNSAFE, "a file that is not Java names it"),
   OTHER_PACKAGE(Mark.NOT_YET, "it is used from another package"),
   STATIC_CONTEXT(Mark.NOT_YET, "it is reached in a way that is not understood yet"),
   INITIALISER_NEEDS_OWNER(Mark.NOT_YET, "its initialiser needs its old object"),
@@ -47,7 +50,7 @@ public enum RefusalKind {
   UNRESOLVED(Mark.UNSAFE, "names that matter cannot be resolved"),
   GARBLED(Mark.UNSAFE, "a file that matters is no text in the project's encoding"),
   GENERATED(Mark.NOT_YET, "a generated file would have to change"),
-  SEVERAL_MODULES(Mark.NOT_YET, "changing a build of several modules is not there yet"),
+  SEVERAL_MODULES(Mark.NOT_YET, "its old and its new place are in different modules of the build"),
   NO_TEST_COMMAND(Mark.UNSAFE, "nobody has said how the tests are run");
 
   private final Mark mark;

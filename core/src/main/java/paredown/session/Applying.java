@@ -115,12 +115,6 @@ final class Applying {
           "The change would not keep every name's meaning; nothing was written.",
           "This is a fault of ours; please report it with the preview.");
     }
-    if (project.modules().size() > 1) {
-      throw Refused.advising(
-          RefusalKind.SEVERAL_MODULES,
-          "This build has " + project.modules().size() + " modules; changing it is not there yet.",
-          "The preview's diff can be applied with git apply.");
-    }
     if (!new ProjectTests(project).canRun()) {
       throw Refused.advising(
           RefusalKind.NO_TEST_COMMAND,

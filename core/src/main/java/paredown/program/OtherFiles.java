@@ -1,0 +1,102 @@
+package paredown.program;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.FileVisitResult;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.SimpleFileVisitor;
+import java.nio.file.attribute.BasicFileAttributes;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import paredown.project.Project;
+
+/** The files of a project that are not Java and could name its classes all the same. */
+public final class OtherFiles {
+  /** Code of other languages names a class as Java does: by its simple name and an import. */
+  private static final Set<String> CODE =
+      Set.of("kt", "kts", "groovy", "scala", "clj", "jsp", "jspx", "ftl", "vm");
+
+  private static final Set<String> DATA =
+      Set.of("xml", "properties", "yml", "yaml", "json", "html", "xhtml", "tld", "conf", "toml");
+  private static final Set<String> NOT_SOURCE = Set.of("target", "build", "out", "node_modules");
+  private static final long LARGEST = 1 << 20;
+
+  private record Text(String path, String text, boolean code) {}
+
+  private final List<Text> files = new ArrayList<>();
+
+  /** Reads the files of a project, up to a megabyte each. */
+  OtherFiles(Project project) {
+    try {
+      Files.walkFileTree(
+          project.root(),
+          new SimpleFileVisitor<>() {
+            @Override
+            public FileVisitResult preVisitDirectory(Path folder, BasicFileAttributes attributes) {
+              String name = String.valueOf(folder.getFileName());
+              boolean skip = NOT_SOURCE.contains(name) || name.startsWith(".");
+              return skip && !folder.equals(project.root())
+                  ? FileVisitResult.SKIP_SUBTREE
+                  : FileVisitResult.CONTINUE;
+            }
+
+            @Override
+            public FileVisitResult visitFile(Path file, BasicFileAttributes attributes)
+                throws IOException {
+              String ending = file.getFileName().toString().replaceAll(".*\\.", "");
+              boolean code = CODE.contains(ending);
+              if ((code || DATA.contains(ending)) && attributes.size() <= LARGEST) {
+                String text = new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1);
+                files.add(new Text(project.relative(file), text, code));
+              }
+              return FileVisitResult.CONTINUE;
+            }
+
+            @Override
+            public FileVisitResult visitFileFailed(Path file, IOException e) {
+              return FileVisitResult.CONTINUE;
+            }
+          });
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+    files.sort(Comparator.comparing(Text::path));
+  }
+
+  /**
+   * The first place, {@code path:line}, that names a member of a type; empty where none does.
+   *
+   * @param type the type's canonical name
+   * @param members simple names
+   */
+  public Optional<String> naming(String type, Collection<String> members) {
+    String simple = type.substring(type.lastIndexOf('.') + 1);
+    Pattern whole = word(Pattern.quote(type).replace(".", "\\E[.$/]\\Q"));
+    Pattern ending = word(Pattern.quote(simple));
+    for (Text file : files) {
+      boolean named = (file.code() ? ending : whole).matcher(file.text()).find();
+      if (named) {
+        for (String member : members) {
+          Matcher found = word(Pattern.quote(member)).matcher(file.text());
+          if (found.find()) {
+            long line =
+                file.text().substring(0, found.start()).chars().filter(c -> c == '\n').count();
+            return Optional.of(file.path() + ":" + (line + 1));
+          }
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Pattern word(String quoted) {
+    return Pattern.compile("(?<![\\w$])" + quoted + "(?![\\w$])");
+  }
+}
