@@ -282,8 +282,28 @@ class ApplyTest {
     ferry.with("src/ferry/Passage.java", "package ferry; final class Passage { }\n");
     Map<String, String> edited = ferry.sources();
     Ran undo = Ran.pare(folder, "undo").exits(3);
-    assertTrue(undo.err().contains("src/ferry/Passage.java was edited since"), undo.err());
+    assertTrue(
+        undo.err().contains("src/ferry/Passage.java is not as the step left it"), undo.err());
     assertEquals(edited, ferry.sources());
+  }
+
+  @Test
+  void takesNothingBackOnABranchThatDoesNotHaveTheStep() throws IOException {
+    Map<String, String> before = ferry.sources();
+    Ran.pare(folder, APPLY).exits(0);
+    Map<String, String> after = ferry.sources();
+    Files.delete(folder.resolve("src/ferry/Passage.java"));
+    ferry.with("src/ferry/Sailing.java", Ferry.SAILING);
+    Ran undo = Ran.pare(folder, "undo").exits(3);
+    String both = "src/ferry/Passage.java and src/ferry/Sailing.java are not as the step left them";
+    assertTrue(undo.err().contains(both), undo.err());
+    assertTrue(undo.err().contains("another branch"), undo.err());
+    assertEquals(before, ferry.sources());
+    for (Map.Entry<String, String> file : after.entrySet()) {
+      ferry.with(file.getKey(), file.getValue());
+    }
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
   }
 
   @Test

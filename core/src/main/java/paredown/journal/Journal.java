@@ -22,6 +22,7 @@ import paredown.edit.ChangedFile;
 import paredown.project.Fingerprint;
 import paredown.project.Project;
 import paredown.project.Workspace;
+import paredown.text.Listed;
 
 /**
  * The journal brings changes onto the disk, whole or not at all, and takes them back.
@@ -150,9 +151,12 @@ public final class Journal {
             .toList();
     if (!edited.isEmpty()) {
       throw new JournalProblem(
-          "Step %d cannot be taken back: %s was edited since."
-              .formatted(step.number(), String.join(", ", edited)),
-          "Take that edit back first, or go on from here; the originals are in "
+          "Step %d cannot be taken back: %s not as the step left %s."
+              .formatted(
+                  step.number(),
+                  Listed.of(edited) + (edited.size() == 1 ? " is" : " are"),
+                  edited.size() == 1 ? "it" : "them"),
+          "Was it edited since, or is this another branch? The originals are in "
               + relative(folder(step).resolve("before"))
               + ".",
           edited);

@@ -11,10 +11,13 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
 
 /** Kills the writer at every write, sync, rename and delete, before and after it. */
 class CrashTest {
   @TempDir Path folder;
+  private Change change = JournalTest.change();
 
   /** The end of the process, as the journal would meet it. */
   private static final class Killed extends Error {
@@ -86,16 +89,20 @@ class CrashTest {
 
   private Path layOut(String name) throws IOException {
     Path root = folder.resolve(name);
-    Files.createDirectories(root.resolve("src"));
-    Files.writeString(root.resolve("src/Sailing.java"), "class Sailing { }\n");
-    Files.writeString(root.resolve("src/Berth.java"), "class Berth { }\r\n");
+    for (ChangedFile file : change.files()) {
+      Files.createDirectories(root.resolve("src"));
+      if (file.before().isPresent()) {
+        Path path = root.resolve(file.path());
+        Files.createDirectories(path.getParent());
+        Files.writeString(path, file.before().get().text());
+      }
+    }
     return root;
   }
 
-  private static Map<String, String> after(Map<String, String> before, Path root)
-      throws IOException {
+  private Map<String, String> after(Map<String, String> before, Path root) throws IOException {
     Journal journal = new Journal(root, new RealDisk());
-    Step step = journal.write(JournalTest.change(), "pare");
+    Step step = journal.write(change, "pare");
     Map<String, String> after = JournalTest.contents(root);
     journal.putBack(step);
     assertEquals(before, JournalTest.contents(root));
@@ -155,9 +162,7 @@ class CrashTest {
   void anApplyThatIsKilledAnywhereLeavesAllBeforeOrAllAfter() throws IOException {
     int points =
         killEverywhere(
-            "apply",
-            journal -> {},
-            journal -> journal.verify(journal.write(JournalTest.change(), "pare")));
+            "apply", journal -> {}, journal -> journal.verify(journal.write(change, "pare")));
     assertTrue(points > 60, points + " points");
   }
 
@@ -166,7 +171,7 @@ class CrashTest {
     int points =
         killEverywhere(
             "back",
-            journal -> journal.write(JournalTest.change(), "pare"),
+            journal -> journal.write(change, "pare"),
             journal -> journal.open().ifPresent(journal::putBack));
     assertTrue(points > 20, points + " points");
   }
@@ -176,18 +181,27 @@ class CrashTest {
     int points =
         killEverywhere(
             "undo",
-            journal -> journal.verify(journal.write(JournalTest.change(), "pare")),
+            journal -> journal.verify(journal.write(change, "pare")),
             journal -> journal.last().ifPresent(journal::undo));
     assertTrue(points > 20, points + " points");
+  }
+
+  @Test
+  void aChangeOfManyFilesThatIsKilledAnywhereLeavesAllBeforeOrAllAfter() throws IOException {
+    change = JournalTest.wideChange();
+    int points =
+        killEverywhere(
+            "wide",
+            journal -> {},
+            journal -> journal.undo(journal.verify(journal.write(change, "pare"))));
+    assertTrue(points > 250, points + " points");
   }
 
   @Test
   void aRecoveryThatIsKilledItselfIsFinishedByTheNext() throws IOException {
     Path root = layOut("twice");
     Map<String, String> before = JournalTest.contents(root);
-    run(
-        new Journal(root, new MortalDisk(40, false)),
-        journal -> journal.write(JournalTest.change(), "pare"));
+    run(new Journal(root, new MortalDisk(40, false)), journal -> journal.write(change, "pare"));
     for (int i = 0; i < 30; i++) {
       run(
           new Journal(root, new MortalDisk(i, true)),

@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,6 +58,24 @@ class JournalTest {
             edit("src/Sailing.java", "class Sailing { }\n", "class Sailing { int taken; }\n"),
             edit("src/Berth.java", "class Berth { }\r\n", "class Berth { int depth; }\r\n"),
             edit("src/Passage.java", null, "class Passage { }\n")),
+        Map.of(),
+        Map.of(),
+        Set.of(),
+        new Change.Report(List.of(), List.of(), List.of(), List.of()));
+  }
+
+  /** A change of a dozen files, of which two are new, in several folders. */
+  static Change wideChange() {
+    List<ChangedFile> files = new ArrayList<>();
+    for (int i = 0; i < 10; i++) {
+      String path = "src/pier" + i % 3 + "/Berth" + i + ".java";
+      files.add(edit(path, "class Berth" + i + " { }\n", "class Berth" + i + " { int depth; }\n"));
+    }
+    files.add(edit("src/pier0/Depth.java", null, "class Depth { }\n"));
+    files.add(edit("src/pier1/Tide.java", null, "class Tide { }\n"));
+    return new Change(
+        "A wide change.",
+        files,
         Map.of(),
         Map.of(),
         Set.of(),
