@@ -20,7 +20,8 @@ import paredown.remedy.MovableMethods;
 
 /**
  * For every class of a library that has two fields of its own, sets of one to three of them drawn
- * by lot, alone, and twice more with the methods that use nothing else: with delegates and without.
+ * by lot, and the set that each method uses, alone, and twice more with the methods that use
+ * nothing else: with delegates and without.
  */
 final class ExtractClassSites implements Sites {
   private static final int SETS = 24;
@@ -51,8 +52,19 @@ final class ExtractClassSites implements Sites {
       int size = 1 + random.nextInt(Math.min(3, all.size() - 1));
       sets.add(List.copyOf(new TreeSet<>(all.subList(0, size))));
     }
+    for (MethodFact method : type.methods()) {
+      Set<String> fields = new TreeSet<>(method.fieldsOf(type.name()));
+      fields.retainAll(all);
+      if (!method.isStatic() && !method.isConstructor() && isPart(fields, all)) {
+        sets.add(List.copyOf(fields));
+      }
+    }
     return new java.util.LinkedHashSet<>(
         sets.stream().sorted((a, b) -> a.toString().compareTo(b.toString())).toList());
+  }
+
+  private static boolean isPart(Set<String> fields, List<String> all) {
+    return !fields.isEmpty() && fields.size() <= 5 && fields.size() < all.size();
   }
 
   private static void add(TypeFact type, List<String> fields, Callers callers, List<Site> sites) {

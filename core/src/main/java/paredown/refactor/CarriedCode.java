@@ -16,6 +16,7 @@ import com.sun.source.util.DocTreePathScanner;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -90,7 +91,9 @@ final class CarriedCode {
   /** Looks through fields, with their comments where they take them along. */
   void carry(FieldDeclaration declaration) {
     for (OwnerClass.Field field : declaration.leaving()) {
-      new Scan(field.name()).scan(field.path(), null);
+      Scan scan = new Scan(field.name());
+      scan.scan(field.path(), null);
+      scan.requireNoNeeds();
       if (declaration.isWhole()) {
         docs(field.path());
       }
@@ -106,6 +109,7 @@ final class CarriedCode {
       edits.addAll(Fluent.edits(owner, method));
     }
     scan.scan(method.path(), null);
+    scan.requireNoNeeds(method);
     if (withDocs) {
       docs(method.path());
     }
@@ -167,6 +171,7 @@ final class CarriedCode {
   private final class Scan extends TreePathScanner<Void, Void> {
     private final String subject;
     private final Set<Element> own = new LinkedHashSet<>();
+    private final Map<Element, Tree> needs = new LinkedHashMap<>();
     private boolean fluent;
     private boolean delegates;
 
@@ -216,13 +221,17 @@ final class CarriedCode {
       if (!owners || given) {
         return;
       }
+      boolean member = getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree;
       boolean movedMember =
           tree.getName().contentEquals("this")
-              && getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree
+              && member
               && moved.containsKey(owner.trees().element(getCurrentPath().getParentPath()));
       if (!movedMember) {
-        boolean member = getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree;
-        throw refused(member ? RefusalKind.NEEDS_OWNER : RefusalKind.THIS_ESCAPES, tree);
+        Element asked = owner.trees().element(getCurrentPath().getParentPath());
+        if (!member || asked == null) {
+          throw refused(RefusalKind.THIS_ESCAPES, tree);
+        }
+        needs.putIfAbsent(asked, tree);
       }
     }
 
@@ -254,6 +263,24 @@ final class CarriedCode {
       if (variables.add(variable)) {
         int index = owner.element().getTypeParameters().indexOf(variable);
         scan(new TreePath(owner.path(), owner.tree().getTypeParameters().get(index)), null);
+      }
+    }
+
+    /** An initialiser may not need what stays. */
+    void requireNoNeeds() {
+      needs.values().stream()
+          .findFirst()
+          .ifPresent(
+              tree -> {
+                throw refused(RefusalKind.NEEDS_OWNER, tree);
+              });
+    }
+
+    /** Says all that a method would have to take along, and what it costs. */
+    void requireNoNeeds(OwnerClass.Method method) {
+      if (!needs.isEmpty()) {
+        throw new Needs(owner, method, List.copyOf(needs.keySet()))
+            .refused(owner.trees().place(needs.values().iterator().next()));
       }
     }
 
@@ -304,7 +331,7 @@ final class CarriedCode {
       TypeElement declaring = (TypeElement) element.getEnclosingElement();
       if (!element.getModifiers().contains(Modifier.STATIC)) {
         if (!inheritedWithin(declaring)) {
-          throw refused(RefusalKind.NEEDS_OWNER, tree);
+          needs.putIfAbsent(element, tree);
         }
         return;
       }

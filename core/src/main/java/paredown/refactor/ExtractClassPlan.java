@@ -383,6 +383,7 @@ final class ExtractClassPlan {
     }
     List<String> delegates = members.delegates().stream().map(OwnerClass::signature).toList();
     List<String> notes = new ArrayList<>(overruled.notes());
+    Companions.note(owner, moved, methods, fieldUses(uses)).ifPresent(notes::add);
     if (!members.holder().name().equals(Words.decapitalised(arguments.name()))) {
       notes.add(
           "The field is named "

@@ -8,6 +8,7 @@ import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
 
 /** How far a moved method is seen in its new place, and what else must be seen from there. */
 final class Visibility {
@@ -66,7 +67,13 @@ final class Visibility {
     if (level.compareTo(wanted) > 0) {
       wanted = level;
     }
-    widening.open(target.element(), sight, route.subject(), target.trees().place(target.tree()));
+    String place = target.trees().place(target.tree());
+    widening.open(target.element(), sight, route.subject(), place);
+    if (route.through() instanceof Through.Fresh) {
+      ElementFilter.constructorsIn(target.element().getEnclosedElements()).stream()
+          .filter(constructor -> constructor.getParameters().isEmpty())
+          .forEach(constructor -> widening.open(constructor, sight, route.subject(), place));
+    }
   }
 
   /** How far the method was seen in its old place. */

@@ -9,6 +9,7 @@ import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,9 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
@@ -51,6 +55,43 @@ final class Widening {
       }
       requireAlone(closed, subject, place);
       widened.merge(closed, !sight.isNear(closed), Boolean::logicalOr);
+    }
+    for (TypeElement type : unnamed(element)) {
+      if (sight.hides(type)) {
+        open(type, sight, subject, place);
+      }
+    }
+  }
+
+  /**
+   * The types that code with a member uses without naming them: what it gives, and the interfaces
+   * that a lambda stands for and the arrays that arguments are collected in.
+   */
+  private Set<TypeElement> unnamed(Element member) {
+    Set<TypeElement> types = new LinkedHashSet<>();
+    if (member instanceof ExecutableElement method) {
+      add(method.getReturnType(), types);
+      for (VariableElement parameter : method.getParameters()) {
+        TypeMirror type = parameter.asType();
+        boolean collected = method.isVarArgs() && type instanceof ArrayType;
+        Element element = program.types().asElement(type);
+        if (collected || element != null && element.getKind().isInterface()) {
+          add(type, types);
+        }
+      }
+    } else if (member.getKind().isField()) {
+      add(member.asType(), types);
+    }
+    return types;
+  }
+
+  private void add(TypeMirror type, Set<TypeElement> types) {
+    TypeMirror each = type;
+    while (each instanceof ArrayType array) {
+      each = array.getComponentType();
+    }
+    if (program.types().asElement(each) instanceof TypeElement element) {
+      types.add(element);
     }
   }
 

@@ -111,6 +111,55 @@ class ExtractClassTest {
     assertTrue(one.id().matches("[0-9a-f]{6}"));
   }
 
+  private Sources hold() {
+    String text =
+        """
+        class Hold {
+          private int taken;
+          private int limit;
+          private String name;
+
+          int free() {
+            return limit - taken + name().length();
+          }
+
+          boolean isEmpty() {
+            return taken == 0;
+          }
+
+          int limit() {
+            return limit;
+          }
+
+          private String name() {
+            return name;
+          }
+        }
+        """;
+    return new Fixture(folder).with("src/Hold.java", text).sources();
+  }
+
+  @Test
+  void saysAllThatAMethodNeedsAndWhatItCosts() {
+    Sources sources = hold();
+    ExtractClass operation = new ExtractClass("Hold", List.of("taken"), List.of("free"), "Part");
+    Refused refused =
+        assertThrows(
+            Refused.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+    assertTrue(
+        refused.getMessage().contains("limit (1 other use) and name() (no other use)"),
+        refused.getMessage());
+    assertEquals(List.of("src/Hold.java:7"), refused.places());
+  }
+
+  @Test
+  void saysWhichMethodsUseNothingElse() {
+    Change change = plan(hold(), new ExtractClass("Hold", List.of("taken"), List.of(), "Part"));
+    assertEquals(
+        List.of("isEmpty() uses nothing else; to take it along: --methods 'isEmpty()'"),
+        change.report().notes());
+  }
+
   private UnusableRequest unusable(String type, String field, String method, String name) {
     Sources sources =
         new Fixture(folder)

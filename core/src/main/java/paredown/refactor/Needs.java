@@ -1,0 +1,49 @@
+package paredown.refactor;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import paredown.text.Listed;
+
+/**
+ * What a method needs of its class beside what leaves with it.
+ *
+ * @param members fields and methods, in the order in which it uses them
+ */
+record Needs(OwnerClass owner, OwnerClass.Method method, List<Element> members) {
+
+  /** The refusal that says what they are, and what taking them along would cost. */
+  Refused refused(String place) {
+    List<String> costs = new ArrayList<>();
+    for (Element member : members) {
+      String word = word(member);
+      boolean own = owner.element().equals(member.getEnclosingElement());
+      costs.add(own ? "%s (%s)".formatted(word, times(member)) : word + " (inherited)");
+    }
+    return Refused.of(
+            RefusalKind.NEEDS_OWNER, OwnerClass.signature(method), Listed.of(costs), place)
+        .with(
+            "Take them along, or leave it; once the class is there, pare move method can take it,"
+                + " too.");
+  }
+
+  private static String word(Element member) {
+    return member.getSimpleName() + (member.getKind() == ElementKind.METHOD ? "()" : "");
+  }
+
+  private String times(Element member) {
+    String key = owner.program().symbols().key(member);
+    long count =
+        MemberUses.of(owner.program(), Map.of(member, key)).stream()
+            .filter(use -> !owner.holds(method.range(), use))
+            .count();
+    boolean all = member.getModifiers().contains(Modifier.PRIVATE);
+    if (count == 0) {
+      return all ? "no other use" : "no other use seen";
+    }
+    return (all ? "" : "at least ") + count + (count == 1 ? " other use" : " other uses");
+  }
+}
