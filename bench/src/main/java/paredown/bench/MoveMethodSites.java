@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import paredown.facts.Facts;
 import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
@@ -14,8 +15,8 @@ import paredown.refactor.MoveMethod;
 
 /**
  * Every method of a library and of its tests that has a body, to the types of its parameters and
- * fields that it asks for something, with a delegate and without; around and within its own, and to
- * one that it has no link to, the delegate and the latter drawn by lot.
+ * fields that it asks for something, and of final fields, with a delegate and without; around and
+ * within its own, and to one that it has no link to, the delegate and the latter drawn by lot.
  */
 final class MoveMethodSites implements Sites {
 
@@ -61,12 +62,17 @@ final class MoveMethodSites implements Sites {
 
     private void sites(TypeFact type, MethodFact method) {
       for (MethodFact.Parameter parameter : method.parameters()) {
-        linked(type, method, "parameter", parameter.type(), parameter.name());
+        linked(type, parameter.type())
+            .filter(target -> asks(method, target))
+            .forEach(target -> both(type, method, "parameter", target, parameter.name()));
       }
       if (!method.isStatic()) {
         for (FieldFact field : type.fields()) {
-          if (!field.isStatic() && method.fieldsOf(type.name()).contains(field.name())) {
-            linked(type, method, "field", field.type(), field.name());
+          if (!field.isStatic()) {
+            boolean used = method.fieldsOf(type.name()).contains(field.name());
+            linked(type, field.type())
+                .filter(target -> field.isFinal() || used && asks(method, target))
+                .forEach(target -> both(type, method, "field", target, field.name()));
           }
         }
       }
@@ -97,16 +103,18 @@ final class MoveMethodSites implements Sites {
               use -> use.type().equals(target.name()) || target.supertypes().contains(use.type()));
     }
 
-    private void linked(
-        TypeFact from, MethodFact method, String kind, String type, String through) {
-      bySimpleName.getOrDefault(type.substring(type.lastIndexOf('.') + 1), List.of()).stream()
-          .filter(each -> !each.name().equals(from.name()))
-          .filter(each -> asks(method, each))
-          .forEach(
-              each -> {
-                add(from, method, kind, each.name(), through, true);
-                add(from, method, kind, each.name(), through, false);
-              });
+    /** The other types that a written type may mean. */
+    private Stream<TypeFact> linked(TypeFact from, String type) {
+      return bySimpleName
+          .getOrDefault(type.substring(type.lastIndexOf('.') + 1), List.of())
+          .stream()
+          .filter(each -> !each.name().equals(from.name()));
+    }
+
+    private void both(
+        TypeFact from, MethodFact method, String kind, TypeFact target, String through) {
+      add(from, method, kind, target.name(), through, true);
+      add(from, method, kind, target.name(), through, false);
     }
 
     private void add(TypeFact type, MethodFact method, String kind, String target, String through) {
