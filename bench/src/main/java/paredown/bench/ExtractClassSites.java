@@ -91,7 +91,7 @@ final class ExtractClassSites implements Sites {
       List<String> methods,
       boolean delegate,
       Set<String> callers) {
-    ExtractClass.Wishes wishes = new ExtractClass.Wishes(Optional.of(delegate), Set.of());
+    ExtractClass.Wishes wishes = ExtractClass.Wishes.of(Optional.of(delegate), Set.of());
     return new Site(
         kind, new ExtractClass(type.name(), fields, methods, NAME, wishes), Set.copyOf(callers));
   }

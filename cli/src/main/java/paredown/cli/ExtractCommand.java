@@ -2,6 +2,7 @@ package paredown.cli;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import paredown.UnusableRequest;
 import paredown.refactor.ExtractClass;
 import paredown.session.Preview;
@@ -36,8 +37,9 @@ final class ExtractCommand extends PareCommand {
       mixinStandardHelpOptions = true,
       versionProvider = Pare.Version.class,
       description = {
-        "Takes fields of a class, and methods that need only them, into a new class of the same",
-        "package, which the old one holds in a field. Methods that others call leave a delegate."
+        "Takes fields of a class, and methods that need only them, into a new class beside the old",
+        "one or within it, which the old one holds in a field. Methods that others call leave a",
+        "delegate."
       },
       footer = {
         "",
@@ -48,6 +50,11 @@ final class ExtractCommand extends PareCommand {
         "Without --apply nothing is written. --apply runs the project's tests."
       })
   static final class OfClass extends ChangeCommand {
+    /** How another object comes in. */
+    enum PassIn {
+      setter
+    }
+
     @Parameters(paramLabel = "TYPE", description = "The class, as short as one meaning is left.")
     private String type;
 
@@ -72,6 +79,23 @@ final class ExtractCommand extends PareCommand {
         description = "The name of the new class.")
     private String name;
 
+    @Option(
+        names = "--nested",
+        description = "Put the new class within the old one, instead of beside it.")
+    private boolean nested;
+
+    @Option(
+        names = "--held-as",
+        paramLabel = "FIELD",
+        description = "The field that holds the new object; by default after the class's name.")
+    private String heldAs;
+
+    @Option(
+        names = "--pass-in",
+        paramLabel = "setter",
+        description = "A way to put another object into that field.")
+    private PassIn passIn;
+
     @Mixin private Delegates delegates = new Delegates();
 
     @Option(
@@ -94,7 +118,11 @@ final class ExtractCommand extends PareCommand {
               selectors(methods),
               name,
               new ExtractClass.Wishes(
-                  delegates.keep(), Accepted.of(accepted, ExtractClass.acceptable()))));
+                  delegates.keep(),
+                  Accepted.of(accepted, ExtractClass.acceptable()),
+                  nested,
+                  Optional.ofNullable(heldAs),
+                  passIn != null)));
     }
 
     @Override

@@ -39,6 +39,7 @@ import paredown.program.UseKind;
 final class CarriedCode {
   private final OwnerClass owner;
   private final Map<Element, String> moved;
+  private final boolean nested;
   private final Sight sight;
   private final List<Replacement> edits = new ArrayList<>();
   private final Widening widening;
@@ -48,11 +49,15 @@ final class CarriedCode {
 
   /**
    * @param moved all members that leave together, with their keys
+   * @param nested whether they stay within the owner, in a class of their own
    */
-  CarriedCode(OwnerClass owner, Map<Element, String> moved) {
+  CarriedCode(OwnerClass owner, Map<Element, String> moved, boolean nested) {
     this.owner = owner;
     this.moved = moved;
-    this.sight = Sight.beside(owner.element(), owner.program().elements());
+    this.nested = nested;
+    var elements = owner.program().elements();
+    this.sight =
+        nested ? new Sight(owner.element(), elements) : Sight.beside(owner.element(), elements);
     this.widening = new Widening(owner.program());
   }
 
@@ -338,7 +343,7 @@ final class CarriedCode {
       if (isImportedStatically(tree.getName().toString(), declaring)) {
         return;
       }
-      if (!isInScope(declaring)) {
+      if (!isInScope(declaring) || nested && !isHiddenByMoved(element)) {
         return;
       }
       qualify(tree, element, declaring);
@@ -365,6 +370,12 @@ final class CarriedCode {
         }
       }
       return false;
+    }
+
+    /** Within the new class, a member of it hides all of its name around it. */
+    private boolean isHiddenByMoved(Element element) {
+      return moved.keySet().stream()
+          .anyMatch(each -> each.getSimpleName().equals(element.getSimpleName()));
     }
 
     private void qualify(IdentifierTree tree, Element element, TypeElement declaring) {

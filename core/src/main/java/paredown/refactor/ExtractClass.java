@@ -35,9 +35,23 @@ public record ExtractClass(
    * @param delegate whether every method that others could call goes on forwarding, or none; empty
    *     where only those that must
    * @param accepted the kinds of refusal that are accepted
+   * @param nested whether the new class is put within the old, rather than beside it
+   * @param heldAs the name of the field that holds the new object; empty where it is told by the
+   *     class's name
+   * @param settable whether another object can be put into that field
    */
-  public record Wishes(Optional<Boolean> delegate, Set<RefusalKind> accepted) {
-    public static final Wishes NONE = new Wishes(Optional.empty(), Set.of());
+  public record Wishes(
+      Optional<Boolean> delegate,
+      Set<RefusalKind> accepted,
+      boolean nested,
+      Optional<String> heldAs,
+      boolean settable) {
+    public static final Wishes NONE = of(Optional.empty(), Set.of());
+
+    /** Wishes for a class beside the old, in a field that is named after it. */
+    public static Wishes of(Optional<Boolean> delegate, Set<RefusalKind> accepted) {
+      return new Wishes(delegate, accepted, false, Optional.empty(), false);
+    }
 
     public Wishes {
       accepted = Set.copyOf(accepted);
@@ -85,6 +99,9 @@ public record ExtractClass(
     wishes
         .delegate()
         .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
+    command.append(wishes.nested() ? " --nested" : "");
+    wishes.heldAs().ifPresent(field -> command.append(" --held-as ").append(field));
+    command.append(wishes.settable() ? " --pass-in setter" : "");
     for (RefusalKind kind : new TreeSet<>(wishes.accepted())) {
       command.append(" --accept ").append(kind.id());
     }
@@ -114,6 +131,7 @@ public record ExtractClass(
 
   private Planned planned(Sources sources, SourceIndex index) {
     Words.requireClassName(name);
+    wishes.heldAs().ifPresent(Words::requireFieldName);
     DeclaredType header = index.type(type);
     requireClass(header, sources, index);
     requireFreeName(header, index);

@@ -18,14 +18,17 @@ import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
+import paredown.edit.Piece;
 import paredown.edit.Rendering;
 import paredown.edit.Replacement;
+import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
@@ -86,7 +89,7 @@ final class ExtractClassPlan {
     OutsideNames.requireNone(owner, leaving(delegates), overruled);
     Set<String> delegated =
         delegates.stream().map(OwnerClass.Method::key).collect(Collectors.toSet());
-    CarriedCode carried = new CarriedCode(owner, moved);
+    CarriedCode carried = new CarriedCode(owner, moved, arguments.wishes().nested());
     List<FieldDeclaration> declarations = FieldDeclaration.of(owner, fields);
     declarations.forEach(carried::carry);
     methods.forEach(method -> carried.carry(method, !delegates.contains(method)));
@@ -124,6 +127,13 @@ final class ExtractClassPlan {
       throw Refused.because(
           RefusalKind.NOT_A_CLASS, owner.simpleName(), owner.trees().place(owner.tree()));
     }
+    if (arguments.wishes().nested() && isInner(owner.element()) && release() < 16) {
+      throw Refused.advising(
+          RefusalKind.NOT_A_CLASS,
+          owner.writtenName() + " is an inner class, which could hold no other before Java 16.",
+          "Leave --nested out.",
+          owner.trees().place(owner.tree()));
+    }
     String qualified =
         (owner.packageName().isEmpty() ? "" : owner.packageName() + ".") + arguments.name();
     if (owner.program().elements().getTypeElement(qualified) != null) {
@@ -132,6 +142,17 @@ final class ExtractClassPlan {
           "There is a class " + qualified + " on the class path already.",
           "Choose another with --name.");
     }
+  }
+
+  private static boolean isInner(TypeElement type) {
+    return type.getNestingKind() == NestingKind.MEMBER
+        && !type.getModifiers().contains(Modifier.STATIC);
+  }
+
+  private int release() {
+    var file = owner.program().sources().file(owner.trees().path()).orElseThrow();
+    int release = file.module().release();
+    return release == 0 ? Runtime.version().feature() : release;
   }
 
   private List<MemberUse> fieldUses(List<MemberUse> of) {
@@ -160,7 +181,13 @@ final class ExtractClassPlan {
     boolean outside = files.size() > 1 || !throughIt.stream().allMatch(this::isAskedOfOwnerItself);
     String base = Words.decapitalised(arguments.name());
     List<String> candidates =
-        List.of(base, "own" + arguments.name(), base + "Part", "extracted" + arguments.name());
+        arguments
+            .wishes()
+            .heldAs()
+            .map(List::of)
+            .orElse(
+                List.of(
+                    base, "own" + arguments.name(), base + "Part", "extracted" + arguments.name()));
     String name =
         candidates.stream()
             .filter(each -> !paredown.text.Lexer.isKeyword(each))
@@ -171,12 +198,33 @@ final class ExtractClassPlan {
                     Refused.advising(
                         RefusalKind.NAME_TAKEN,
                         "No free name for the field that would hold " + arguments.name() + ".",
-                        "Choose another class name with --name."));
-    String newType =
-        owner.packageName().isEmpty()
-            ? arguments.name()
-            : owner.packageName() + "." + arguments.name();
-    return new Holder(name, arguments.name(), newType, owner.binaryName(), outside, variables);
+                        "Choose one with --held-as."));
+    boolean nested = arguments.wishes().nested();
+    String prefix = owner.packageName().isEmpty() ? "" : owner.packageName() + ".";
+    String newType = nested ? owner.binaryName() + "$" : prefix;
+    return new Holder(
+        name,
+        arguments.name(),
+        newType + arguments.name(),
+        owner.binaryName(),
+        outside,
+        variables,
+        nested,
+        arguments.wishes().settable() ? setter(name) : "");
+  }
+
+  /** The method that puts another object in, named as those of the class are. */
+  private String setter(String field) {
+    boolean beans = owner.methods().stream().anyMatch(m -> m.name().matches("[gs]et\\p{Lu}.*"));
+    String setter = beans ? "set" + Words.capitalised(field) : field;
+    if (!index.filesWith(Set.of(setter)).isEmpty()) {
+      throw Refused.advising(
+          RefusalKind.NAME_TAKEN,
+          "The method that would put another %s in cannot be named %s: the name is in use."
+              .formatted(arguments.name(), setter),
+          "Choose another name for the field with --held-as.");
+    }
+    return setter;
   }
 
   /** A private field is not inherited: a subclass in the same file cannot be asked for it. */
@@ -280,7 +328,14 @@ final class ExtractClassPlan {
     String newPath =
         ownerPath.substring(0, ownerPath.lastIndexOf('/') + 1) + arguments.name() + ".java";
     List<ChangedFile> files = new ArrayList<>();
-    files.add(Rendering.created(newPath, text.pieces(), owner.source(), sources));
+    if (members.holder().nested()) {
+      edits.get(ownerPath).add(atEnd(text.pieces()));
+    } else {
+      List<Piece> pieces = new ArrayList<>(new NewFileHead(owner).pieces());
+      pieces.addAll(new NewClassImports(owner, members, carried).pieces());
+      pieces.addAll(text.pieces());
+      files.add(Rendering.created(newPath, pieces, owner.source(), sources));
+    }
     for (Map.Entry<String, List<Replacement>> entry : edits.entrySet()) {
       requireEditable(entry.getKey());
       List<Replacement> replacements = entry.getValue();
@@ -294,7 +349,7 @@ final class ExtractClassPlan {
     }
     Set<String> affected = new TreeSet<>();
     program.units().forEach(unit -> affected.add(unit.path()));
-    affected.add(newPath);
+    files.forEach(file -> affected.add(file.path()));
     return new Change(
         summary(members),
         files,
@@ -302,6 +357,18 @@ final class ExtractClassPlan {
         becameForSelf(members),
         affected,
         report(members, carried));
+  }
+
+  /** Puts a class at the end of the owner. */
+  private Replacement atEnd(List<Piece> pieces) {
+    SourceText source = owner.source();
+    int closing = owner.trees().end(owner.tree()) - 1;
+    boolean line = source.startsLine(closing);
+    int at = line ? source.lineStart(closing) : closing;
+    List<Piece> all = new ArrayList<>();
+    all.add(Written.plain(source.lineEnd().repeat(line ? 1 : 2)));
+    all.addAll(pieces);
+    return new Replacement(at, at, all, List.of());
   }
 
   private void requireEditable(String path) {
@@ -384,7 +451,8 @@ final class ExtractClassPlan {
     List<String> delegates = members.delegates().stream().map(OwnerClass::signature).toList();
     List<String> notes = new ArrayList<>(overruled.notes());
     Companions.note(owner, moved, methods, fieldUses(uses)).ifPresent(notes::add);
-    if (!members.holder().name().equals(Words.decapitalised(arguments.name()))) {
+    boolean chosen = arguments.wishes().heldAs().isPresent();
+    if (!chosen && !members.holder().name().equals(Words.decapitalised(arguments.name()))) {
       notes.add(
           "The field is named "
               + members.holder().name()

@@ -13,6 +13,8 @@ import paredown.program.Symbols;
  * @param ownerType the old class's binary name
  * @param outside whether other files use it, so that it cannot be private
  * @param variables the old class's type variables that the new class has as well
+ * @param nested whether the new class is within the old
+ * @param setter the method that puts another object in; empty text where it stays for good
  */
 record Holder(
     String name,
@@ -20,10 +22,18 @@ record Holder(
     String typeName,
     String ownerType,
     boolean outside,
-    List<String> variables) {
+    List<String> variables,
+    boolean nested,
+    String setter) {
 
   String key() {
     return Symbols.fieldKey(ownerType, name);
+  }
+
+  /** The new class's name as code in the old class's package writes it. */
+  String writtenFrom(OwnerClass owner, String file) {
+    boolean near = !nested || file.equals(owner.trees().path());
+    return near ? simpleType : owner.writtenName() + "." + simpleType;
   }
 
   String typeKey() {
@@ -43,6 +53,6 @@ record Holder(
   }
 
   String modifiers() {
-    return outside ? "final " : "private final ";
+    return (outside ? "" : "private ") + (setter.isEmpty() ? "final " : "");
   }
 }

@@ -42,6 +42,11 @@ record Layout(String member, String unit, String lineEnd) {
     return new Layout(unit, unit, lineEnd);
   }
 
+  /** The layout of the same members in a class within this one. */
+  Layout nested() {
+    return new Layout(body(), unit, lineEnd);
+  }
+
   /** How members of this class are indented anew in another. */
   Indent to(Layout other) {
     return new Indent(member, other.member());

@@ -17,10 +17,8 @@ import paredown.program.Symbols;
 import paredown.program.UseKind;
 import paredown.text.Listed;
 import paredown.text.SourceText;
-import paredown.text.Token;
-import paredown.text.TokenKind;
 
-/** Puts the file of the extracted class together. */
+/** Puts the extracted class together. */
 final class NewClassText {
   private final OwnerClass owner;
   private final ExtractedMembers members;
@@ -29,6 +27,7 @@ final class NewClassText {
   private final SourceText source;
   private final Layout old;
   private final Layout layout;
+  private final String outer;
   private final Holder holder;
   private final String end;
   private final List<Piece> pieces = new ArrayList<>();
@@ -46,16 +45,15 @@ final class NewClassText {
     this.serializable = serializable;
     this.source = owner.source();
     this.old = Layout.of(owner);
-    this.layout = old.atTopLevel();
     this.holder = members.holder();
+    this.layout = holder.nested() ? old.nested() : old.atTopLevel();
+    this.outer = holder.nested() ? old.member() : "";
     this.end = layout.lineEnd();
   }
 
   List<Piece> pieces() {
-    header();
-    pieces.addAll(new NewClassImports(owner, members, carried).pieces());
     classComment();
-    write(Written.plain("final class " + holder.simpleType()));
+    write(Written.plain(outer + modifiers() + "class " + holder.simpleType()));
     typeParameters();
     if (serializable) {
       write(
@@ -80,7 +78,7 @@ final class NewClassText {
       write(Written.plain(end));
       method(method);
     }
-    write(Written.plain("}" + end));
+    write(Written.plain(outer + "}" + end));
     return pieces;
   }
 
@@ -88,35 +86,13 @@ final class NewClassText {
     pieces.add(piece);
   }
 
-  /** The licence of the neighbour, and the package. */
-  private void header() {
-    var packageTree = owner.trees().unit().tree().getPackage();
-    int until = packageTree != null ? owner.trees().start(packageTree) : licenceEnd();
-    if (until > 0 && !source.slice(0, until).isBlank()) {
-      write(new Copied(owner.trees().path(), 0, until, List.of()));
-    }
-    if (packageTree != null) {
-      write(Written.plain("package " + owner.packageName() + ";" + end + end));
-    }
-  }
-
-  /** Without a package, a comment is a licence where a gap parts it from what follows. */
-  private int licenceEnd() {
-    if (source.tokens().isEmpty()) {
-      return 0;
-    }
-    Token first = source.tokens().get(0);
-    int behind = source.nextLine(Math.max(0, first.end() - 1));
-    boolean parted =
-        first.kind() == TokenKind.BLOCK_COMMENT
-            && behind < source.length()
-            && source.lineText(source.line(behind)).isBlank();
-    return parted ? source.nextLine(behind) : 0;
+  private String modifiers() {
+    return holder.nested() ? (holder.outside() ? "" : "private ") + "static final " : "final ";
   }
 
   private void classComment() {
     List<String> names = members.fields().stream().map(OwnerClass.Field::name).toList();
-    Written.Text text = Written.text("/** The " + Listed.of(names) + " of a ");
+    Written.Text text = Written.text(outer + "/** The " + Listed.of(names) + " of a ");
     if (isHidden(owner.element())) {
       text.text("{@code " + owner.simpleName());
     } else {

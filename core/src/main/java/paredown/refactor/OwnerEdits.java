@@ -38,6 +38,9 @@ final class OwnerEdits {
   void collect(Map<String, List<Replacement>> edits) {
     List<Replacement> own = edits.computeIfAbsent(owner.trees().path(), file -> new ArrayList<>());
     leave(own);
+    if (!holder.setter().isEmpty()) {
+      own.add(setter());
+    }
     members.delegates().forEach(method -> own.add(delegate(method)));
     members.construction().builds().forEach(build -> construct(build, own));
   }
@@ -82,6 +85,24 @@ final class OwnerEdits {
   }
 
   /** The compiler can tell the type arguments but where a value's own type depends on them. */
+  /** A method that puts another object in, at the end of the class. */
+  private Replacement setter() {
+    int closing = owner.trees().end(owner.tree()) - 1;
+    boolean line = source.startsLine(closing);
+    int at = line ? source.lineStart(closing) : closing;
+    String end = layout.lineEnd();
+    Written.Text text = Written.text(end.repeat(line ? 1 : 2) + layout.member() + "void ");
+    text.text(holder.setter() + "(");
+    holder.type(text).text(" " + holder.name() + ") {" + end + layout.body());
+    text.name("this", "this of " + holder.ownerType())
+        .text(".")
+        .name(holder.name(), holder.key())
+        .text(" = ")
+        .local(holder.name())
+        .text(";" + end + layout.member() + "}" + end);
+    return Replacement.of(at, at, text.done());
+  }
+
   private Written.Text creation(Written.Text text, boolean inferred) {
     List<String> types =
         members.construction().parameters().stream()

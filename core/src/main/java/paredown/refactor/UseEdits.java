@@ -116,7 +116,7 @@ final class UseEdits {
                   sharp,
                   Written.text("")
                       .here(UseKind.DOC, newKey, use.place())
-                      .text(members.holder().simpleType())
+                      .text(members.holder().writtenFrom(owner, unit.path()))
                       .done()));
     }
   }

@@ -34,6 +34,19 @@ final class Words {
   }
 
   /**
+   * Requires that a field may have a name.
+   *
+   * @throws UnusableRequest where it may not
+   */
+  static void requireFieldName(String name) {
+    if (!SourceVersion.isIdentifier(name) || Lexer.isKeyword(name)) {
+      throw new UnusableRequest(
+          "No field can be named " + name + ".",
+          "Give a Java identifier with --held-as, passage for example.");
+    }
+  }
+
+  /**
    * Requires that a class may have a name.
    *
    * @throws UnusableRequest where it may not

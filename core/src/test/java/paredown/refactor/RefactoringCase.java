@@ -87,7 +87,12 @@ record RefactoringCase(
           List.of(option("--fields").split(",")),
           optional("--methods").map(methods -> List.of(methods.split(";"))).orElse(List.of()),
           option("--name"),
-          new ExtractClass.Wishes(delegate(), accepted()));
+          new ExtractClass.Wishes(
+              delegate(),
+              accepted(),
+              operation.contains("--nested"),
+              optional("--held-as"),
+              !option("--pass-in").isEmpty()));
     }
     String[] member = operation.get(2).split("#");
     return new MoveMethod(
