@@ -104,7 +104,8 @@ final class ExtractCommand extends PareCommand {
         split = ",",
         description = {
           "Refusals to overrule, since you know better: mapped-field,",
-          "mapped-class, native-code, serialized, reflected."
+          "mapped-class, native-code, serialized, reflected,",
+          "named-elsewhere."
         })
     private List<String> accepted = List.of();
 

@@ -68,8 +68,9 @@ final class MoveCommand extends PareCommand {
         paramLabel = "WAY",
         description = {
           "How it reaches its new object: a parameter's or field's name,",
-          "outer (the object around its own), new (one for each call), or",
-          "static (none). Needed where several or none are plain."
+          "outer (the object around its own), new (one for each call),",
+          "new-field (one that each object keeps), or static (none).",
+          "Needed where several or none are plain."
         })
     private String through;
 
@@ -91,8 +92,10 @@ final class MoveCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description =
-            "Refusals to overrule, since you know better: maybe-null, reflected, started-earlier.")
+        description = {
+          "Refusals to overrule, since you know better: maybe-null,",
+          "reflected, started-earlier, named-elsewhere."
+        })
     private List<String> accepted = List.of();
 
     @Override

@@ -55,6 +55,11 @@ final class DelegateText {
     } else if (through instanceof Through.Field field) {
       member(text, field.variable());
       text.text(".");
+    } else if (through instanceof Through.Fresh fresh && fresh.kept()) {
+      NewField field = new NewField(owner, moving.target(), moving.method());
+      text.here(UseKind.RECEIVER, Symbols.typeKey(owner.binaryName()))
+          .name(field.name(), field.key())
+          .text(".");
     } else if (through instanceof Through.Fresh) {
       text.here(UseKind.CREATION, Symbols.constructorKey(moving.target().binaryName(), List.of()))
           .text("new ");

@@ -116,6 +116,10 @@ final class MoveMethodPlan {
     edits.add(target.trees().path(), inserted);
     if (moving.delegate()) {
       edits.add(owner.trees().path(), new DelegateText(moving, names).replacement());
+      if (moving.through() instanceof Through.Fresh fresh && fresh.kept()) {
+        NewField field = new NewField(owner, target, moving.method());
+        edits.add(owner.trees().path(), field.declared(names.get(owner.trees().path())));
+      }
     } else {
       edits.add(owner.trees().path(), leaving());
       sites.collect(edits);
@@ -196,7 +200,9 @@ final class MoveMethodPlan {
     String how =
         moving.through() instanceof Through.Nothing && !moving.method().is(Modifier.STATIC)
             ? " as a static method"
-            : moving.through() instanceof Through.Fresh ? ", asked of a new object" : "";
+            : moving.through() instanceof Through.Fresh fresh
+                ? fresh.kept() ? ", asked of an object in a new field" : ", asked of a new object"
+                : "";
     String stays = moving.delegate() ? "; %s goes on forwarding".formatted(owner.simpleName()) : "";
     return "%s of %s moves to %s%s%s."
         .formatted(
@@ -246,7 +252,7 @@ final class MoveMethodPlan {
             reason ->
                 notes.add("It receives its %s, since %s.".formatted(owner.simpleName(), reason)));
     Optional<Boolean> wished = arguments.wishes().delegate();
-    if (moving.delegate() && wished.isEmpty() && Ties.of(owner, moving.method()).isEmpty()) {
+    if (moving.delegate() && wished.isEmpty() && checks.couldLeaveNone()) {
       notes.add("--delegate none moves every caller to the new place instead.");
     }
     return notes;

@@ -8,6 +8,7 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -53,6 +54,9 @@ final class MovedChecks {
     }
     if (Boolean.FALSE.equals(wishes.delegate().orElse(null))) {
       Ties.of(owner, method)
+          .or(
+              () ->
+                  keepsObject() ? Optional.of("only that can ask the new field") : Optional.empty())
           .ifPresent(
               why -> {
                 throw Refused.advising(
@@ -68,14 +72,31 @@ final class MovedChecks {
   boolean keepsDelegate() {
     return wishes
         .delegate()
-        .orElseGet(() -> !method.is(Modifier.PRIVATE) || Ties.of(owner, method).isPresent());
+        .orElseGet(
+            () ->
+                !method.is(Modifier.PRIVATE)
+                    || Ties.of(owner, method).isPresent()
+                    || keepsObject());
+  }
+
+  /** Whether the old place could go as well. */
+  boolean couldLeaveNone() {
+    return Ties.of(owner, method).isEmpty() && !keepsObject();
+  }
+
+  /** Whether its class gets a field, which only a delegate can ask. */
+  private boolean keepsObject() {
+    return through instanceof Through.Fresh fresh && fresh.kept();
   }
 
   /** Requires that the target can take the method, and that it is one object all the while. */
   void requireTarget(Moving moving) {
     Element type = target.element();
-    if (through instanceof Through.Fresh) {
+    if (through instanceof Through.Fresh fresh) {
       requireFresh();
+      if (fresh.kept()) {
+        new NewField(owner, target, method).require(method, new Overruled(wishes.accepted()));
+      }
     }
     boolean inner =
         target.element().getNestingKind() == NestingKind.MEMBER

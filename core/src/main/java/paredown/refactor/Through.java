@@ -37,11 +37,16 @@ sealed interface Through {
     }
   }
 
-  /** A new object, made for each call. */
-  record Fresh() implements Through {
+  /**
+   * A new object.
+   *
+   * @param kept whether each object of the old class keeps one in a new field; made for each call
+   *     where not
+   */
+  record Fresh(boolean kept) implements Through {
     @Override
     public String word() {
-      return "new";
+      return kept ? "new-field" : "new";
     }
   }
 

@@ -38,8 +38,8 @@ final class ThroughChoice {
     if (word.equals("static")) {
       return new Through.Nothing();
     }
-    if (word.equals("new")) {
-      return new Through.Fresh();
+    if (word.equals("new") || word.equals("new-field")) {
+      return new Through.Fresh(word.equals("new-field"));
     }
     return linked.stream()
         .filter(each -> each.word().equals(word))
@@ -68,12 +68,14 @@ final class ThroughChoice {
     }
     throw new UnusableRequest(
         "%s has no link to %s.".formatted(OwnerClass.signature(method), target.writtenName()),
-        "Say --through static for a static method, or --through new to ask a new object each time.");
+        "Say --through static for a static method, --through new to ask a new object each time, or"
+            + " --through new-field to keep one in a new field.");
   }
 
   private static String words(List<Through> linked) {
     return linked.stream().map(Through::word).collect(Collectors.joining(", "))
-        + (linked.isEmpty() ? "static or new" : ", static or new");
+        + (linked.isEmpty() ? "" : ", ")
+        + "static, new or new-field";
   }
 
   private List<Through> linked() {

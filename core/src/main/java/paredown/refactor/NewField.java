@@ -1,0 +1,120 @@
+package paredown.refactor;
+
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Symbols;
+import paredown.program.UseKind;
+import paredown.text.SourceText;
+
+/** A field that a class gets for the object that one of its methods moves to. */
+final class NewField {
+  private final OwnerClass owner;
+  private final OwnerClass target;
+  private final String subject;
+
+  NewField(OwnerClass owner, OwnerClass target, OwnerClass.Method method) {
+    this.owner = owner;
+    this.target = target;
+    this.subject = OwnerClass.signature(method);
+  }
+
+  /**
+   * Requires that nobody can tell that each object has one more now.
+   *
+   * @param method the method that will ask it
+   */
+  void require(OwnerClass.Method method, Overruled overruled) {
+    TypeElement type = owner.element();
+    boolean plain =
+        type.getKind() == ElementKind.CLASS
+            && type.getSuperclass().toString().equals("java.lang.Object");
+    String place = owner.trees().place(owner.tree());
+    if (!plain || method.is(Modifier.STATIC)) {
+      throw Refused.of(
+          RefusalKind.TARGET_ELSEWHERE,
+          subject,
+          "only a plain class can get a field, for a method that is not static",
+          place);
+    }
+    boolean stored =
+        owner
+            .program()
+            .types()
+            .isAssignable(
+                type.asType(),
+                owner.program().elements().getTypeElement("java.io.Serializable").asType());
+    boolean looked = !owner.tree().getModifiers().getAnnotations().isEmpty();
+    if (stored || looked) {
+      throw Refused.because(
+          stored ? RefusalKind.SERIALIZED : RefusalKind.MAPPED_CLASS, "A new field", place);
+    }
+    new ReflectionCheck(owner, Map.of()).requireUnless(overruled);
+    target.fields().stream()
+        .filter(field -> !field.is(Modifier.STATIC) && field.tree().getInitializer() != null)
+        .forEach(field -> requirePlain(new TreePath(field.path(), field.tree().getInitializer())));
+  }
+
+  /** What is made with each object may not make others of the project in turn, without an end. */
+  private void requirePlain(TreePath initialiser) {
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitNewClass(NewClassTree tree, Void unused) {
+        Element made = target.trees().element(getCurrentPath());
+        boolean platform =
+            tree.getClassBody() == null
+                && made != null
+                && made.getEnclosingElement().toString().startsWith("java.");
+        if (!platform) {
+          throw Refused.of(
+              RefusalKind.TARGET_ELSEWHERE,
+              subject,
+              "a new object of it makes others",
+              target.trees().place(tree));
+        }
+        return super.visitNewClass(tree, null);
+      }
+    }.scan(initialiser, null);
+  }
+
+  /** A name that the file does not know yet. */
+  String name() {
+    String base = Words.decapitalised(target.simpleName());
+    String file = owner.source().text();
+    return Stream.of(base, "own" + target.simpleName(), base + "Part", base + "OfMoved")
+        .filter(each -> !paredown.text.Lexer.isKeyword(each))
+        .filter(each -> !file.matches("(?s).*\\b" + each + "\\b.*"))
+        .findFirst()
+        .orElseThrow(
+            () -> Refused.because(RefusalKind.NAME_TAKEN, base, owner.trees().place(owner.tree())));
+  }
+
+  String key() {
+    return Symbols.fieldKey(owner.binaryName(), name());
+  }
+
+  /** The declaration, the first in the class, so that the object is there before all else. */
+  Replacement declared(TypeNames names) {
+    SourceText source = owner.source();
+    Layout layout = Layout.of(owner);
+    int behind = owner.opening() + 1;
+    boolean line = source.endsLine(behind);
+    int at = line ? source.nextLine(behind) : behind;
+    Written.Text text = Written.text((line ? "" : layout.lineEnd()) + layout.member());
+    names.write(text.text("private final "), target.element(), owner.element());
+    text.text(" " + name() + " = ")
+        .here(UseKind.CREATION, Symbols.constructorKey(target.binaryName(), List.of()))
+        .text("new ");
+    names.write(text, target.element(), owner.element());
+    return Replacement.of(at, at, text.text("();" + layout.lineEnd()).done());
+  }
+}
