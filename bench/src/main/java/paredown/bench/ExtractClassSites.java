@@ -21,10 +21,12 @@ import paredown.remedy.MovableMethods;
 /**
  * For every class of a library that has two fields of its own, sets of one to three of them drawn
  * by lot, and the set that each method uses, alone, and twice more with the methods that use
- * nothing else: with delegates and without.
+ * nothing else: with delegates and without. And the first static methods of every class, with the
+ * static fields that they use.
  */
 final class ExtractClassSites implements Sites {
   private static final int SETS = 24;
+  private static final int STATICS = 6;
   private static final String NAME = "ExtractedPart";
 
   @Override
@@ -38,6 +40,12 @@ final class ExtractClassSites implements Sites {
               && type.instanceFields().size() >= 2;
       if (divisible) {
         sets(type, random).forEach(fields -> add(type, fields, callers, sites));
+      }
+      if (type.kind() == TypeFact.Kind.CLASS && isMain.test(type.range().file())) {
+        type.methods().stream()
+            .filter(MethodFact::isStatic)
+            .limit(STATICS)
+            .forEach(method -> addStatic(type, method, callers, random.nextBoolean(), sites));
       }
     }
     return sites;
@@ -82,6 +90,20 @@ final class ExtractClassSites implements Sites {
       sites.add(site("with methods", type, fields, methods, true, elsewhere));
       sites.add(site("without delegates", type, fields, methods, false, elsewhere));
     }
+  }
+
+  /** A static method with the static fields that it uses. */
+  private static void addStatic(
+      TypeFact type, MethodFact method, Callers callers, boolean delegate, List<Site> sites) {
+    Set<String> used = method.fieldsOf(type.name());
+    List<String> fields =
+        type.fields().stream()
+            .filter(field -> field.isStatic() && used.contains(field.name()))
+            .map(FieldFact::name)
+            .toList();
+    Set<String> elsewhere = new TreeSet<>(callers.of(type, method.signature()));
+    fields.forEach(field -> elsewhere.addAll(callers.of(type, field)));
+    sites.add(site("static parts", type, fields, List.of(method.signature()), delegate, elsewhere));
   }
 
   private static Site site(

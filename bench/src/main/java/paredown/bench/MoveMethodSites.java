@@ -87,13 +87,15 @@ final class MoveMethodSites implements Sites {
           .forEach(each -> add(type, method, "nested", each.name(), "static"));
       TypeFact other = types.get(random.nextInt(types.size()));
       if (!other.name().equals(type.name())) {
-        String how = random.nextInt(4) == 0 ? "new" : "static";
+        String how = List.of("static", "static", "new", "new-field").get(random.nextInt(4));
+        boolean keeps = how.equals("new-field") || random.nextInt(3) == 0;
         add(
             type,
             method,
             method.isStatic() ? "static" : "no link",
             other.name(),
-            method.isStatic() ? "static" : how);
+            method.isStatic() ? "static" : how,
+            keeps);
       }
     }
 

@@ -62,9 +62,8 @@ final class ExtractCommand extends PareCommand {
         names = "--fields",
         paramLabel = "FIELD",
         split = ",",
-        required = true,
-        description = "The fields that leave.")
-    private List<String> fields;
+        description = "The fields that leave, static ones among them.")
+    private List<String> fields = List.of();
 
     @Option(
         names = "--methods",

@@ -29,6 +29,7 @@ import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.DeclaredType;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
+import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
 
@@ -39,6 +40,8 @@ import paredown.program.UseKind;
 final class CarriedCode {
   private final OwnerClass owner;
   private final Map<Element, String> moved;
+  private final String newName;
+  private final String newType;
   private final boolean nested;
   private final Sight sight;
   private final List<Replacement> edits = new ArrayList<>();
@@ -49,11 +52,20 @@ final class CarriedCode {
 
   /**
    * @param moved all members that leave together, with their keys
+   * @param newName the simple name of the class that they go to
+   * @param newType its binary name
    * @param nested whether they stay within the owner, in a class of their own
    */
-  CarriedCode(OwnerClass owner, Map<Element, String> moved, boolean nested) {
+  CarriedCode(
+      OwnerClass owner,
+      Map<Element, String> moved,
+      String newName,
+      String newType,
+      boolean nested) {
     this.owner = owner;
     this.moved = moved;
+    this.newName = newName;
+    this.newType = newType;
     this.nested = nested;
     var elements = owner.program().elements();
     this.sight =
@@ -420,6 +432,10 @@ final class CarriedCode {
         boolean ofThis =
             tree.getExpression() instanceof IdentifierTree self
                 && self.getName().contentEquals("this");
+        if (moved.containsKey(element) && isNamed(tree.getExpression(), element)) {
+          edits.add(newName(tree.getExpression()));
+          return null;
+        }
         if (moved.containsKey(element)) {
           if (!ofThis) {
             throw refused(RefusalKind.NEEDS_OWNER, tree);
@@ -436,12 +452,32 @@ final class CarriedCode {
     public Void visitMemberReference(MemberReferenceTree tree, Void unused) {
       Element element = owner.trees().element(getCurrentPath());
       if (element != null && !isWithin(element)) {
+        if (moved.containsKey(element) && isNamed(tree.getQualifierExpression(), element)) {
+          edits.add(newName(tree.getQualifierExpression()));
+          return null;
+        }
         if (moved.containsKey(element)) {
           throw refused(RefusalKind.NEEDS_OWNER, tree);
         }
         requireVisible(element, tree);
       }
       return super.visitMemberReference(tree, null);
+    }
+
+    /** Whether a static member is asked of a class by its name. */
+    private boolean isNamed(Tree qualifier, Element member) {
+      return member.getModifiers().contains(Modifier.STATIC)
+          && owner.trees().element(new TreePath(getCurrentPath(), qualifier))
+              instanceof TypeElement;
+    }
+
+    private Replacement newName(Tree qualifier) {
+      return Rewriting.of(
+          owner.trees(),
+          owner.trees().start(qualifier),
+          owner.trees().end(qualifier),
+          "its members are in the new class",
+          Written.text("").name(newName, Symbols.typeKey(newType)).done());
     }
 
     @Override

@@ -58,7 +58,7 @@ final class Companions {
     more.put(method.element(), method.key());
     try {
       new MethodChecks(owner, List.of(method)).require(List.of());
-      new CarriedCode(owner, more, false).carry(method, false);
+      new CarriedCode(owner, more, "", "", false).carry(method, false);
       return true;
     } catch (Refused refused) {
       return false;

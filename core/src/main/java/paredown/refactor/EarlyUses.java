@@ -64,7 +64,7 @@ final class EarlyUses {
         .filter(field -> field.tree().getInitializer() != null)
         .mapToInt(field -> field.declared())
         .max()
-        .orElse(fields.get(0).declared());
+        .orElse(fields.isEmpty() ? -1 : fields.get(0).declared());
   }
 
   /** Whether a use stands where its field, and the object that will hold it, are there already. */
@@ -73,7 +73,9 @@ final class EarlyUses {
         fields.stream()
             .filter(field -> field.key().equals(use.key()))
             .allMatch(field -> field.declared() < use.offset());
-    return construction.atDeclaration() && declared && fields.get(0).declared() < use.offset();
+    return construction.atDeclaration()
+        && declared
+        && (fields.isEmpty() || fields.get(0).declared() < use.offset());
   }
 
   private void requireQuiet(TreePath code) {
@@ -93,9 +95,12 @@ final class EarlyUses {
     }
   }
 
+  private String subject() {
+    return fields.isEmpty() ? reach.methods().get(0).name() : fields.get(0).name();
+  }
+
   private Refused early(int offset) {
-    return Refused.because(
-        RefusalKind.USED_BEFORE_BUILT, fields.get(0).name(), owner.source().place(offset));
+    return Refused.because(RefusalKind.USED_BEFORE_BUILT, subject(), owner.source().place(offset));
   }
 
   private void requireQuietSuperclass() {
@@ -109,7 +114,7 @@ final class EarlyUses {
         if (overrides(method, above) && reach.uses(method.element())) {
           throw Refused.of(
               RefusalKind.USED_BEFORE_BUILT,
-              fields.get(0).name(),
+              subject(),
               "the constructor of "
                   + above.getSimpleName()
                   + " might call "

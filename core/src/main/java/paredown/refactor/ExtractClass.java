@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Modifier;
+import paredown.UnusableRequest;
 import paredown.edit.Change;
 import paredown.program.DeclaredType;
 import paredown.program.Program;
@@ -20,7 +21,7 @@ import paredown.project.SourceFile;
  * <p>Fowler, "Refactoring", second edition, 2018, chapter 7.
  *
  * @param type the class, in any form that one class of the project answers to
- * @param fields at least one
+ * @param fields at least one, or else a method
  * @param methods names, or names with parameter types where they are overloaded
  * @param name the simple name of the new class
  * @param wishes how it is to be done where there is a choice
@@ -94,8 +95,12 @@ public record ExtractClass(
     String members = methods.isEmpty() ? "" : " --methods " + quoted(String.join(",", methods));
     StringBuilder command =
         new StringBuilder(
-            "pare extract class %s --fields %s%s --name %s"
-                .formatted(quoted(type), String.join(",", fields), members, name));
+            "pare extract class %s%s%s --name %s"
+                .formatted(
+                    quoted(type),
+                    fields.isEmpty() ? "" : " --fields " + String.join(",", fields),
+                    members,
+                    name));
     wishes
         .delegate()
         .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
@@ -132,6 +137,10 @@ public record ExtractClass(
   private Planned planned(Sources sources, SourceIndex index) {
     Words.requireClassName(name);
     wishes.heldAs().ifPresent(Words::requireFieldName);
+    if (fields.isEmpty() && methods.isEmpty()) {
+      throw new UnusableRequest(
+          "Nothing was named that could leave " + type + ".", "Say --fields, --methods or both.");
+    }
     DeclaredType header = index.type(type);
     requireClass(header, sources, index);
     requireFreeName(header, index);

@@ -76,10 +76,25 @@ final class ExtractClassPlan {
     methodChecks.require(uses.stream().filter(this::isCarried).toList());
     new ReflectionCheck(owner, moved).requireUnless(overruled);
 
-    Reach reach = new Reach(owner, methods, fieldUses(uses));
-    Construction construction = Construction.of(owner, fields, fieldUses(uses), reach);
-    checks.requireIndependentInitialisers(construction);
-    new EarlyUses(owner, fields, ofFields, construction, reach).require();
+    Reach reach =
+        new Reach(
+            owner,
+            methods.stream().filter(method -> !method.is(Modifier.STATIC)).toList(),
+            fieldUses(uses));
+    List<OwnerClass.Field> ofObject =
+        fields.stream().filter(field -> !field.is(Modifier.STATIC)).toList();
+    boolean holds =
+        !ofObject.isEmpty() || methods.stream().anyMatch(method -> !method.is(Modifier.STATIC));
+    Construction construction =
+        ofObject.isEmpty()
+            ? new Construction(List.of(), List.of())
+            : Construction.of(owner, ofObject, fieldUses(uses), reach);
+    if (holds) {
+      checks.requireIndependentInitialisers(construction);
+      new EarlyUses(owner, ofObject, ofFields, construction, reach).require();
+    }
+    StaticParts statics = new StaticParts(owner, moved, fields, uses);
+    statics.require();
 
     Set<OwnerClass.Method> delegates = delegates(staying);
     if (leavesNone()) {
@@ -89,13 +104,18 @@ final class ExtractClassPlan {
     OutsideNames.requireNone(owner, leaving(delegates), overruled);
     Set<String> delegated =
         delegates.stream().map(OwnerClass.Method::key).collect(Collectors.toSet());
-    CarriedCode carried = new CarriedCode(owner, moved, arguments.wishes().nested());
+    List<MemberUse> asking =
+        staying.stream().filter(use -> !delegated.contains(use.key())).toList();
+    statics.requireNoLaterStart(asking);
+    statics.requireNoStaticImport(asking);
+    CarriedCode carried =
+        new CarriedCode(owner, moved, arguments.name(), typeName(), arguments.wishes().nested());
     List<FieldDeclaration> declarations = FieldDeclaration.of(owner, fields);
     declarations.forEach(carried::carry);
     methods.forEach(method -> carried.carry(method, !delegates.contains(method)));
     Holder holder =
         holder(
-            staying.stream().filter(use -> !delegated.contains(use.key())).toList(),
+            asking.stream().filter(use -> !isStatic(use.key())).toList(),
             carried.variables().stream().map(each -> each.getName().toString()).toList());
     Map<String, FieldAccess> access = access(ofFields, construction, holder);
 
@@ -159,6 +179,12 @@ final class ExtractClassPlan {
     return of.stream().filter(use -> isField(use.key())).toList();
   }
 
+  private boolean isStatic(String key) {
+    return moved.entrySet().stream()
+        .filter(entry -> entry.getValue().equals(key))
+        .anyMatch(entry -> entry.getKey().getModifiers().contains(Modifier.STATIC));
+  }
+
   private boolean isField(String key) {
     return key.startsWith("field ");
   }
@@ -199,18 +225,22 @@ final class ExtractClassPlan {
                         RefusalKind.NAME_TAKEN,
                         "No free name for the field that would hold " + arguments.name() + ".",
                         "Choose one with --held-as."));
-    boolean nested = arguments.wishes().nested();
-    String prefix = owner.packageName().isEmpty() ? "" : owner.packageName() + ".";
-    String newType = nested ? owner.binaryName() + "$" : prefix;
     return new Holder(
         name,
         arguments.name(),
-        newType + arguments.name(),
+        typeName(),
         owner.binaryName(),
         outside,
         variables,
-        nested,
+        arguments.wishes().nested(),
         arguments.wishes().settable() ? setter(name) : "");
+  }
+
+  /** The new class's binary name. */
+  private String typeName() {
+    String prefix = owner.packageName().isEmpty() ? "" : owner.packageName() + ".";
+    boolean nested = arguments.wishes().nested();
+    return (nested ? owner.binaryName() + "$" : prefix) + arguments.name();
   }
 
   /** The method that puts another object in, named as those of the class are. */
@@ -274,7 +304,11 @@ final class ExtractClassPlan {
                     || Ties.of(owner, method).isPresent()
                     || Fluent.is(owner, method)
                     || staying.stream()
-                        .anyMatch(use -> use.key().equals(method.key()) && namesClass(use)))
+                        .anyMatch(
+                            use ->
+                                use.key().equals(method.key())
+                                    && !method.is(Modifier.STATIC)
+                                    && namesClass(use)))
         .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
   }
 
@@ -306,7 +340,8 @@ final class ExtractClassPlan {
                   use ->
                       !(use.file().equals(owner.trees().path()) && targets.contains(use.offset())))
               .toList();
-      boolean directly = here.stream().anyMatch(use -> !use.access().isRead());
+      boolean directly =
+          field.is(Modifier.STATIC) || here.stream().anyMatch(use -> !use.access().isRead());
       access.put(
           field.key(),
           here.isEmpty()
@@ -386,14 +421,20 @@ final class ExtractClassPlan {
     } else {
       methods.forEach(method -> names.add(method.name() + "()"));
     }
-    return "%s of %s %s, %s, which %s holds in its field %s."
+    String held =
+        members.holdsObject()
+            ? ", which %s holds in its field %s"
+                .formatted(owner.simpleName(), members.holder().name())
+            : "";
+    return "%s of %s %s, %s%s."
         .formatted(
             Listed.of(names),
             owner.writtenName(),
-            names.size() == 1 ? "becomes a class of its own" : "become a class of their own",
+            fields.size() + methods.size() == 1
+                ? "becomes a class of its own"
+                : "become a class of their own",
             arguments.name(),
-            owner.simpleName(),
-            members.holder().name());
+            held);
   }
 
   private Map<String, String> became(ExtractedMembers members) {
@@ -452,7 +493,9 @@ final class ExtractClassPlan {
     List<String> notes = new ArrayList<>(overruled.notes());
     Companions.note(owner, moved, methods, fieldUses(uses)).ifPresent(notes::add);
     boolean chosen = arguments.wishes().heldAs().isPresent();
-    if (!chosen && !members.holder().name().equals(Words.decapitalised(arguments.name()))) {
+    if (!chosen
+        && members.holdsObject()
+        && !members.holder().name().equals(Words.decapitalised(arguments.name()))) {
       notes.add(
           "The field is named "
               + members.holder().name()

@@ -2,7 +2,9 @@ package paredown.refactor;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import javax.lang.model.element.Modifier;
 import paredown.program.Symbols;
 import paredown.refactor.MemberUses.MemberUse;
 
@@ -22,6 +24,23 @@ record ExtractedMembers(
     Construction construction,
     List<MemberUse> staying,
     Holder holder) {
+
+  /** Whether the old class holds an object of the new one: not all that leaves is static. */
+  boolean holdsObject() {
+    return fields.stream().anyMatch(field -> !field.is(Modifier.STATIC))
+        || methods.stream().anyMatch(method -> !method.is(Modifier.STATIC));
+  }
+
+  /** The first field that the object has; empty where it has none. */
+  Optional<OwnerClass.Field> firstOfObject() {
+    return fields.stream().filter(field -> !field.is(Modifier.STATIC)).findFirst();
+  }
+
+  boolean isStatic(String key) {
+    return fields.stream().anyMatch(field -> field.is(Modifier.STATIC) && field.key().equals(key))
+        || methods.stream()
+            .anyMatch(method -> method.is(Modifier.STATIC) && method.key().equals(key));
+  }
 
   /** The key of a method in its new class. */
   String newKey(OwnerClass.Method method) {

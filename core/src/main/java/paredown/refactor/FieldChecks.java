@@ -29,6 +29,7 @@ final class FieldChecks {
 
   private final OwnerClass owner;
   private final List<OwnerClass.Field> fields;
+  private final List<OwnerClass.Field> ofObject;
   private final List<MemberUse> uses;
   private final Overruled overruled;
 
@@ -36,6 +37,7 @@ final class FieldChecks {
       OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses, Overruled overruled) {
     this.owner = owner;
     this.fields = fields;
+    this.ofObject = fields.stream().filter(field -> !field.is(Modifier.STATIC)).toList();
     this.uses = uses;
     this.overruled = overruled;
   }
@@ -45,8 +47,10 @@ final class FieldChecks {
     for (OwnerClass.Field field : fields) {
       requireMovable(field);
     }
-    requireNoOnlookers();
-    requireNoStoredShape();
+    if (!ofObject.isEmpty()) {
+      requireNoOnlookers();
+      requireNoStoredShape();
+    }
     for (MemberUse use : uses) {
       requireUnderstood(use);
     }
@@ -54,8 +58,8 @@ final class FieldChecks {
 
   private void requireMovable(OwnerClass.Field field) {
     String place = owner.trees().place(field.tree());
-    refuseIf(field.is(Modifier.STATIC), RefusalKind.STATIC_MEMBER, field, place);
-    refuseIf(field.element().getConstantValue() != null, RefusalKind.CONSTANT_FIELD, field, place);
+    boolean constant = !field.is(Modifier.STATIC) && field.element().getConstantValue() != null;
+    refuseIf(constant, RefusalKind.CONSTANT_FIELD, field, place);
     int typeEnd = owner.trees().end(field.tree().getType());
     refuseIf(
         typeEnd > owner.trees().names().of(field.tree()), RefusalKind.ARRAY_SIGNS, field, place);
@@ -77,7 +81,7 @@ final class FieldChecks {
 
   /** Frameworks and native code may look at the fields of a class by their names. */
   private void requireNoOnlookers() {
-    OwnerClass.Field first = fields.get(0);
+    OwnerClass.Field first = ofObject.get(0);
     for (AnnotationTree annotation : owner.tree().getModifiers().getAnnotations()) {
       refuseIf(
           !isHarmless(owner.path(), owner.tree().getModifiers(), annotation),
@@ -101,7 +105,7 @@ final class FieldChecks {
 
   private void requireNoStoredShape() {
     String place = owner.trees().place(owner.tree());
-    OwnerClass.Field first = fields.get(0);
+    OwnerClass.Field first = ofObject.get(0);
     refuseIf(isA("java.io.Serializable"), RefusalKind.SERIALIZED, first, place);
     boolean written =
         uses.stream()
@@ -123,7 +127,7 @@ final class FieldChecks {
 
   /** Refuses where initialisers could tell that they run elsewhere now. */
   void requireIndependentInitialisers(Construction construction) {
-    for (OwnerClass.Field field : fields) {
+    for (OwnerClass.Field field : ofObject) {
       if (field.tree().getInitializer() != null) {
         TreePath initialiser = new TreePath(field.path(), field.tree().getInitializer());
         requireOwnless(field, initialiser);
@@ -148,13 +152,14 @@ final class FieldChecks {
 
   /** Whether no other initialiser runs between those of the extracted fields. */
   private boolean standsAlone(OwnerClass.Field field) {
-    boolean whole = FieldDeclaration.of(owner, fields).stream().allMatch(FieldDeclaration::isWhole);
-    int first = fields.get(0).declared();
+    boolean whole =
+        FieldDeclaration.of(owner, ofObject).stream().allMatch(FieldDeclaration::isWhole);
+    int first = ofObject.get(0).declared();
     int here = field.declared();
     boolean fieldBetween =
         owner.fields().stream()
             .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)
-            .filter(each -> !fields.contains(each))
+            .filter(each -> !ofObject.contains(each))
             .anyMatch(each -> each.declared() > first && each.declared() < here);
     boolean blockBetween =
         owner.initialisers().stream()

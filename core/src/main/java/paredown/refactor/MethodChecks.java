@@ -39,7 +39,6 @@ final class MethodChecks {
 
   private void requireMovable(OwnerClass.Method method) {
     String place = owner.trees().place(method.tree());
-    refuseIf(method.is(Modifier.STATIC), RefusalKind.STATIC_MEMBER, method, place);
     refuseIf(method.tree().getBody() == null, RefusalKind.NO_BODY, method, place);
     refuseIf(overridesObject(method), RefusalKind.OVERRIDES, method, place);
     new TreePathScanner<Void, Void>() {

@@ -63,6 +63,16 @@ final class NewClassText {
     }
     write(Written.plain(" {" + end));
     fields();
+    if (!members.holdsObject()) {
+      write(
+          Written.plain(
+              (members.fields().isEmpty() ? "" : end)
+                  + layout.member()
+                  + "private "
+                  + holder.simpleType()
+                  + "() {}"
+                  + end));
+    }
     if (!members.construction().parameters().isEmpty()) {
       write(Written.plain(end));
       constructor();
@@ -74,8 +84,10 @@ final class NewClassText {
         accessor(field, access);
       }
     }
+    boolean first = members.holdsObject() && members.fields().isEmpty();
     for (OwnerClass.Method method : members.methods()) {
-      write(Written.plain(end));
+      write(Written.plain(first ? "" : end));
+      first = false;
       method(method);
     }
     write(Written.plain(outer + "}" + end));
@@ -87,11 +99,23 @@ final class NewClassText {
   }
 
   private String modifiers() {
-    return holder.nested() ? (holder.outside() ? "" : "private ") + "static final " : "final ";
+    if (!holder.nested()) {
+      return "final ";
+    }
+    return (holder.outside() || isSeenElsewhere() ? "" : "private ") + "static final ";
+  }
+
+  private boolean isSeenElsewhere() {
+    return members.staying().stream()
+        .filter(use -> !use.file().equals(owner.trees().path()))
+        .anyMatch(use -> members.delegates().stream().noneMatch(m -> m.key().equals(use.key())));
   }
 
   private void classComment() {
-    List<String> names = members.fields().stream().map(OwnerClass.Field::name).toList();
+    List<String> names =
+        members.fields().isEmpty()
+            ? members.methods().stream().map(method -> method.name() + "()").distinct().toList()
+            : members.fields().stream().map(OwnerClass.Field::name).toList();
     Written.Text text = Written.text(outer + "/** The " + Listed.of(names) + " of a ");
     if (isHidden(owner.element())) {
       text.text("{@code " + owner.simpleName());

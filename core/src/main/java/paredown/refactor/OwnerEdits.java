@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.type.TypeKind;
 import paredown.edit.Carried;
 import paredown.edit.Copied;
@@ -57,18 +58,34 @@ final class OwnerEdits {
     members.methods().stream()
         .filter(method -> !members.delegates().contains(method))
         .forEach(method -> ranges.add(method.range()));
-    int first = members.fields().get(0).range().start();
-    if (!members.declarations().get(0).isWhole()) {
+    int first = members.firstOfObject().map(field -> field.range().start()).orElse(-1);
+    boolean shared =
+        members.declarations().stream()
+            .anyMatch(each -> !each.isWhole() && each.range().start() == first);
+    if (members.holdsObject() && first < 0) {
+      own.add(atBeginning());
+    } else if (shared) {
       own.add(Replacement.of(first, first, declaration(new int[] {first, source.nextLine(first)})));
     }
     for (int[] range : MemberRange.merged(source, ranges)) {
-      if (range[0] <= first && first < range[1]) {
+      if (!shared && range[0] <= first && first < range[1]) {
         own.add(Replacement.of(range[0], range[1], declaration(range)));
       } else {
         int[] wide = MemberRange.withGap(source, range);
         own.add(Replacement.removal(wide[0], wide[1]));
       }
     }
+  }
+
+  /** Without fields, the object is made before all else. */
+  private Replacement atBeginning() {
+    int behind = owner.opening() + 1;
+    boolean line = source.endsLine(behind);
+    int at = line ? source.nextLine(behind) : behind;
+    Written.Text text = Written.text((line ? "" : layout.lineEnd()) + layout.member());
+    holder.type(text.text(holder.modifiers())).text(" " + holder.name() + " = ");
+    return Replacement.of(
+        at, at, creation(text, true).text("();" + layout.lineEnd().repeat(line ? 2 : 1)).done());
   }
 
   private Written declaration(int[] range) {
@@ -84,7 +101,6 @@ final class OwnerEdits {
     return text.text(";" + (endsLine ? layout.lineEnd() : "")).done();
   }
 
-  /** The compiler can tell the type arguments but where a value's own type depends on them. */
   /** A method that puts another object in, at the end of the class. */
   private Replacement setter() {
     int closing = owner.trees().end(owner.tree()) - 1;
@@ -103,6 +119,7 @@ final class OwnerEdits {
     return Replacement.of(at, at, text.done());
   }
 
+  /** The compiler can tell the type arguments but where a value's own type depends on them. */
   private Written.Text creation(Written.Text text, boolean inferred) {
     List<String> types =
         members.construction().parameters().stream()
@@ -123,12 +140,14 @@ final class OwnerEdits {
     boolean fluent = Fluent.is(owner, method);
     boolean returns = method.element().getReturnType().getKind() != TypeKind.VOID && !fluent;
     Written.Text text =
-        Written.text("{" + layout.lineEnd() + indent + layout.unit() + (returns ? "return " : ""))
-            .here(UseKind.RECEIVER, Symbols.typeKey(owner.binaryName()))
-            .name(holder.name(), holder.key())
-            .text(".")
-            .name(method.name(), members.newKey(method))
-            .text("(");
+        Written.text("{" + layout.lineEnd() + indent + layout.unit() + (returns ? "return " : ""));
+    if (method.is(Modifier.STATIC)) {
+      text.name(holder.simpleType(), holder.typeKey());
+    } else {
+      text.here(UseKind.RECEIVER, Symbols.typeKey(owner.binaryName()))
+          .name(holder.name(), holder.key());
+    }
+    text.text(".").name(method.name(), members.newKey(method)).text("(");
     String separator = "";
     for (var parameter : method.tree().getParameters()) {
       text.text(separator).local(parameter.getName().toString());

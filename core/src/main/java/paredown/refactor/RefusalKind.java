@@ -3,7 +3,6 @@ package paredown.refactor;
 /** The kind of a refusal: why an operation cannot be done here. */
 public enum RefusalKind {
   NOT_A_CLASS(Mark.NOT_YET, "only the fields of a class can be extracted"),
-  STATIC_MEMBER(Mark.NOT_YET, "static members stay where they are for now"),
   CONSTANT_FIELD(Mark.UNSAFE, "the compiler has copied this constant into its users"),
   SHARED_DECLARATION(Mark.NOT_YET, "it is declared together with a field that stays"),
   ARRAY_SIGNS(Mark.NOT_YET, "its array signs stand behind the name"),

@@ -1,10 +1,15 @@
 package paredown.refactor;
 
 import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Unit;
@@ -51,7 +56,9 @@ final class UseEdits {
     }
     for (OwnerClass.Field field : members.fields()) {
       if (field.key().equals(use.key())) {
-        if (access.isDirect()) {
+        if (field.is(Modifier.STATIC)) {
+          name(use, field.name(), members.newKey(field), edits);
+        } else if (access.isDirect()) {
           add(edits, use, field.name(), members.newKey(field), "");
         } else {
           add(edits, use, access.accessor(), members.accessorKey(access), "()");
@@ -60,7 +67,46 @@ final class UseEdits {
     }
   }
 
+  /** A static member is asked of the new class. */
+  private void name(MemberUse use, String name, String key, Map<String, List<Replacement>> edits) {
+    Tree tree = use.path().getLeaf();
+    Tree qualifier =
+        tree instanceof MemberSelectTree select
+            ? select.getExpression()
+            : tree instanceof MemberReferenceTree reference
+                ? reference.getQualifierExpression()
+                : null;
+    boolean byName =
+        qualifier == null
+            || use.trees().element(new TreePath(use.path(), qualifier)) instanceof TypeElement;
+    if (!byName || !use.trees().source().text().startsWith(name, use.offset())) {
+      throw Refused.because(RefusalKind.STATIC_CONTEXT, name, use.place());
+    }
+    Written.Text text = Written.text("");
+    Holder holder = members.holder();
+    if (!holder.simpleType().equals(holder.writtenFrom(owner, use.file()))) {
+      TypeNames.spell(
+          text, owner.element(), owner.writtenName(), owner.program().symbols()::key, null);
+      text.text(".");
+    }
+    text.name(holder.simpleType(), holder.typeKey());
+    UnitTrees trees = use.trees();
+    boolean reference = tree instanceof MemberReferenceTree;
+    int start = trees.start(reference ? qualifier : tree);
+    int end = reference ? trees.end(qualifier) : use.offset() + name.length();
+    if (!reference) {
+      text.text(".").name(name, key, new Use.Place(use.file(), use.offset(), UseKind.NAME));
+    }
+    edits
+        .computeIfAbsent(use.file(), file -> new ArrayList<>())
+        .add(Rewriting.of(trees, start, end, "its class is another", text.done()));
+  }
+
   private void ask(OwnerClass.Method method, MemberUse use, Map<String, List<Replacement>> edits) {
+    if (method.is(Modifier.STATIC)) {
+      name(use, method.name(), members.newKey(method), edits);
+      return;
+    }
     if (use.path().getLeaf() instanceof MemberReferenceTree reference) {
       int end = use.trees().end(reference.getQualifierExpression());
       Holder holder = members.holder();

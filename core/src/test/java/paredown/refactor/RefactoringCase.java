@@ -84,7 +84,7 @@ record RefactoringCase(
     if (operation.get(0).equals("extract")) {
       return new ExtractClass(
           operation.get(2),
-          List.of(option("--fields").split(",")),
+          optional("--fields").map(fields -> List.of(fields.split(","))).orElse(List.of()),
           optional("--methods").map(methods -> List.of(methods.split(";"))).orElse(List.of()),
           option("--name"),
           new ExtractClass.Wishes(

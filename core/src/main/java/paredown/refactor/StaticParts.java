@@ -1,0 +1,164 @@
+package paredown.refactor;
+
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.ImportTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.program.Unit;
+import paredown.refactor.MemberUses.Access;
+import paredown.refactor.MemberUses.MemberUse;
+
+/** What must hold of static fields and methods before they may be extracted. */
+final class StaticParts {
+  private final OwnerClass owner;
+  private final Map<Element, String> moved;
+  private final List<OwnerClass.Field> fields;
+  private final List<MemberUse> uses;
+
+  /**
+   * Checks of static parts.
+   *
+   * @param moved all members that leave, with their keys
+   * @param uses of these members
+   */
+  StaticParts(
+      OwnerClass owner,
+      Map<Element, String> moved,
+      List<OwnerClass.Field> fields,
+      List<MemberUse> uses) {
+    this.owner = owner;
+    this.moved = moved;
+    this.fields = fields.stream().filter(field -> field.is(Modifier.STATIC)).toList();
+    this.uses = uses;
+  }
+
+  /** Refuses where somebody could tell that the fields are initialised elsewhere now. */
+  void require() {
+    for (OwnerClass.Field field : fields) {
+      String place = owner.trees().place(field.tree());
+      if (field.name().equals("serialVersionUID")) {
+        throw Refused.because(RefusalKind.SERIALIZED, field.name(), place);
+      }
+      if (field.tree().getInitializer() != null && field.element().getConstantValue() == null) {
+        requireQuiet(field);
+      }
+      for (OwnerClass.Initialiser block : owner.initialisers()) {
+        int start = owner.trees().start(block.tree());
+        int end = owner.trees().end(block.tree());
+        boolean set =
+            uses.stream()
+                .filter(use -> use.key().equals(field.key()) && use.access() != Access.READ)
+                .filter(use -> use.file().equals(owner.trees().path()))
+                .anyMatch(use -> start <= use.offset() && use.offset() < end);
+        if (set) {
+          throw Refused.because(RefusalKind.INITIALISATION_ORDER, field.name(), place);
+        }
+      }
+    }
+  }
+
+  /** Its initialiser may know nothing of the project but constants and what leaves with it. */
+  private void requireQuiet(OwnerClass.Field field) {
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        Element element = owner.trees().element(getCurrentPath());
+        boolean constant =
+            element instanceof VariableElement variable && variable.getConstantValue() != null;
+        if (!constant && !moved.containsKey(element) && isOfProject(element)) {
+          throw Refused.because(
+              RefusalKind.INITIALISATION_ORDER, field.name(), owner.trees().place(tree));
+        }
+        return super.visitIdentifier(tree, null);
+      }
+    }.scan(new TreePath(field.path(), field.tree().getInitializer()), null);
+  }
+
+  private boolean isOfProject(Element element) {
+    Element type = element;
+    while (type != null && !(type instanceof TypeElement)) {
+      type = type.getEnclosingElement();
+    }
+    return type instanceof TypeElement named && owner.program().trees().getTree(named) != null;
+  }
+
+  /**
+   * Refuses where code elsewhere would not start the old class any more, and that shows.
+   *
+   * @param asking uses that will ask the new class
+   */
+  void requireNoLaterStart(List<MemberUse> asking) {
+    Set<String> started =
+        moved.entrySet().stream()
+            .filter(entry -> entry.getKey().getModifiers().contains(Modifier.STATIC))
+            .filter(entry -> !isConstant(entry.getKey()))
+            .map(Map.Entry::getValue)
+            .collect(java.util.stream.Collectors.toSet());
+    Optional<MemberUse> elsewhere =
+        asking.stream()
+            .filter(use -> started.contains(use.key()))
+            .filter(use -> !isWithinOwner(use))
+            .findFirst();
+    if (elsewhere.isPresent()) {
+      new StaticStart(owner.program())
+          .loud(owner.element())
+          .ifPresent(
+              name -> {
+                throw Refused.advising(
+                    RefusalKind.STARTED_EARLIER,
+                    "%s would not start the static parts of %s any more, which use other classes."
+                        .formatted(elsewhere.get().place(), name),
+                    "Leave a delegate, or what starts it, where it is.",
+                    elsewhere.get().place());
+              });
+    }
+  }
+
+  private static boolean isConstant(Element element) {
+    return element instanceof VariableElement field && field.getConstantValue() != null;
+  }
+
+  private boolean isWithinOwner(MemberUse use) {
+    TypeElement around = CallSites.classAround(use.trees(), use.path());
+    for (Element at = around; at != null; at = at.getEnclosingElement()) {
+      if (at.equals(owner.element())) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Refuses where a static import names what leaves. */
+  void requireNoStaticImport(List<MemberUse> asking) {
+    for (Unit unit : owner.program().units()) {
+      for (ImportTree tree : unit.tree().getImports()) {
+        String name = tree.getQualifiedIdentifier().toString();
+        String home = name.substring(0, name.lastIndexOf('.'));
+        boolean ofOwner =
+            tree.isStatic() && home.equals(owner.element().getQualifiedName().toString());
+        String member = name.substring(name.lastIndexOf('.') + 1);
+        boolean asked =
+            asking.stream()
+                .filter(use -> use.file().equals(unit.path()) && use.simple())
+                .anyMatch(use -> member.equals("*") || nameOf(use).equals(member));
+        if (ofOwner && asked) {
+          UnitTrees trees = new UnitTrees(owner.program(), unit);
+          throw Refused.of(
+              RefusalKind.STATIC_CONTEXT, member, "a static import names it", trees.place(tree));
+        }
+      }
+    }
+  }
+
+  private static String nameOf(MemberUse use) {
+    return use.key().substring(use.key().indexOf('#') + 1).replaceAll("\\(.*", "");
+  }
+}
