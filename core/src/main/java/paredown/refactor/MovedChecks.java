@@ -3,8 +3,6 @@ package paredown.refactor;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
-import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
@@ -188,7 +186,8 @@ final class MovedChecks {
   }
 
   private void requireNotNull(Moving moving) {
-    if (wishes.accepted().contains(RefusalKind.MAYBE_NULL) || isMadeAtOnce()) {
+    if (wishes.accepted().contains(RefusalKind.MAYBE_NULL)
+        || new NeverNull(owner).is(through.variable())) {
       return;
     }
     VariableElement variable = through.variable();
@@ -216,16 +215,6 @@ final class MovedChecks {
         || path.getLeaf() instanceof com.sun.source.tree.MemberSelectTree select
             && select.getExpression() instanceof IdentifierTree self
             && self.getName().contentEquals("this");
-  }
-
-  /** Whether the target is a final field that is made where it is declared. */
-  private boolean isMadeAtOnce() {
-    return owner.fields().stream()
-        .filter(field -> field.element().equals(through.variable()))
-        .anyMatch(
-            field ->
-                field.is(Modifier.FINAL)
-                    && ((VariableTree) field.tree()).getInitializer() instanceof NewClassTree);
   }
 
   /** Whether the target has a method of a name already, inherited or its own. */
