@@ -7,7 +7,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
@@ -15,7 +14,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Queue;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
@@ -85,7 +83,7 @@ public final class Sweep {
     return new Sweep(sites.get(), library, notes, every);
   }
 
-  /** {@code Sweep OPERATION LIBRARY NOTES SITES [EVERY [ID]]}. */
+  /** {@code Sweep OPERATION LIBRARY NOTES NUMBER[:KIND]|@LIST [EVERY [ID]]}. */
   public static void main(String[] arguments) throws Exception {
     Sweep sweep =
         of(
@@ -97,7 +95,7 @@ public final class Sweep {
       sweep.show(arguments[5]);
       return;
     }
-    System.exit(sweep.run(Integer.parseInt(arguments[3])) ? 0 : 1);
+    System.exit(sweep.run(arguments[3]) ? 0 : 1);
   }
 
   private List<Site> all() {
@@ -112,26 +110,6 @@ public final class Sweep {
     }
   }
 
-  /**
-   * The kinds of sites in turns, so that rare ones are tried as often as common ones, and those
-   * that other files use in turns with those that none does.
-   */
-  private static List<Site> inTurns(List<Site> all, int number) {
-    Map<String, Queue<Site>> byKind = new LinkedHashMap<>();
-    all.forEach(
-        site ->
-            byKind
-                .computeIfAbsent(site.kind() + site.callers().isEmpty(), kind -> new ArrayDeque<>())
-                .add(site));
-    List<Site> chosen = new ArrayList<>();
-    while (chosen.size() < number && byKind.values().stream().anyMatch(each -> !each.isEmpty())) {
-      byKind.values().stream()
-          .filter(each -> !each.isEmpty())
-          .forEach(each -> chosen.add(each.remove()));
-    }
-    return chosen.subList(0, Math.min(number, chosen.size()));
-  }
-
   private boolean isTest(String file) {
     return sources.file(file).map(SourceFile::kind).orElse(null) == SourceFile.Kind.TEST;
   }
@@ -140,15 +118,15 @@ public final class Sweep {
     return notes.resolve("results.tsv");
   }
 
-  /** Tries so many sites, in turns of their kinds; whether nothing failed. */
-  boolean run(int number) throws IOException, InterruptedException {
+  /** Tries some sites, in turns of their kinds; whether nothing failed. */
+  boolean run(String word) throws IOException, InterruptedException {
     Files.createDirectories(notes);
     Set<String> done = new HashSet<>();
     if (Files.exists(results())) {
       Files.readAllLines(results()).forEach(line -> done.add(line.split("\t")[0]));
     }
     List<Site> all = all();
-    List<Site> chosen = inTurns(all, number);
+    List<Site> chosen = SiteChoice.of(all, word);
     ExecutorService threads = Executors.newFixedThreadPool(2);
     for (Site site : chosen) {
       if (!done.contains(site.id())) {

@@ -23,13 +23,13 @@ class SweepTest {
         .toList();
   }
 
-  private void sweep(String operation, int sites) throws Exception {
+  private void sweep(String operation, Object sites) throws Exception {
     Path library = folder.resolve("library");
     if (Files.notExists(library)) {
       FolderCopy.of(Path.of("../demo/src"), library.resolve("src"));
       Files.writeString(library.resolve("pare.yaml"), "sources: src/main/java\n");
     }
-    assertTrue(Sweep.of(operation, library, notes(), 0).run(sites));
+    assertTrue(Sweep.of(operation, library, notes(), 0).run(sites.toString()));
   }
 
   private void failsNowhere(String operation, int sites, int least) throws Exception {
@@ -47,6 +47,23 @@ class SweepTest {
   @Test
   void extractsClassesOfAMadeUpLibraryWithoutAFailure() throws Exception {
     failsNowhere("extract-class", 10, 5);
+  }
+
+  @Test
+  void triesTheSitesOfAListAgain() throws Exception {
+    sweep("extract-class", "3:static parts");
+    List<String> lines = Files.readAllLines(notes().resolve("results.tsv"));
+    List<String> ids = lines.stream().map(line -> line.split("\t")[0]).sorted().toList();
+    assertTrue(lines.stream().allMatch(line -> line.split("\t")[1].equals("static parts")));
+    Path list = Files.write(folder.resolve("list"), ids);
+    Files.delete(notes().resolve("results.tsv"));
+    sweep("extract-class", "@" + list);
+    assertEquals(
+        ids,
+        Files.readAllLines(notes().resolve("results.tsv")).stream()
+            .map(line -> line.split("\t")[0])
+            .sorted()
+            .toList());
   }
 
   @Test
