@@ -6,15 +6,18 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.ModuleDeclaration;
@@ -40,8 +43,33 @@ final class CallSites {
                 .filter(use -> !moving.owner().holds(method.range(), use))
                 .sorted(Comparator.comparingInt(CallSites::size))
                 .toList();
-    uses.forEach(use -> moving.visibility().seenFrom(classAround(use.trees(), use.path())));
+    for (MemberUses.MemberUse use : uses) {
+      TypeElement around = classAround(use.trees(), use.path());
+      moving.visibility().seenFrom(around);
+      receiver(use).ifPresent(type -> requireSeen(type, around, use));
+    }
     requireExported();
+  }
+
+  /** The type of the argument that a caller will ask; empty where it asks something else. */
+  private Optional<TypeElement> receiver(MemberUses.MemberUse use) {
+    TreePath above = use.path().getParentPath();
+    if (moving.through() instanceof Through.Parameter parameter
+        && use.access() == MemberUses.Access.CALL
+        && above.getLeaf() instanceof MethodInvocationTree call) {
+      TreePath argument = new TreePath(above, call.getArguments().get(parameter.index()));
+      TypeMirror type = moving.program().trees().getTypeMirror(argument);
+      Element element = moving.program().types().asElement(moving.program().types().erasure(type));
+      return Optional.ofNullable(element instanceof TypeElement named ? named : null);
+    }
+    return Optional.empty();
+  }
+
+  private void requireSeen(TypeElement type, TypeElement around, MemberUses.MemberUse use) {
+    if (new Sight(around, moving.program().elements()).hides(type)) {
+      throw refused(use, "a caller gives what it may not ask");
+    }
+    moving.visibility().askedOf(type);
   }
 
   /** Callers in another module of the platform's kind see the exported packages only. */
@@ -115,6 +143,7 @@ final class CallSites {
     if (!plain) {
       throw refused(use, "a method reference names it");
     }
+    requireExact(use);
     Written.Text text = Written.text("");
     here.write(text, moving.target().element(), classAround(use.trees(), use.path()));
     text.text("::").name(moving.name(), moving.newKey(), Rewriting.name(use.trees(), use.offset()));
@@ -124,6 +153,20 @@ final class CallSites {
         use.trees().end(tree),
         "the method is in another class now",
         text.done());
+  }
+
+  /**
+   * A reference that could mean several methods, or is made of a raw type, is no exact one, and
+   * tells the compiler less about the call that it stands in (JLS 15.13.1).
+   */
+  private void requireExact(MemberUses.MemberUse use) {
+    TypeElement target = moving.target().element();
+    boolean several =
+        moving.program().elements().getAllMembers(target).stream()
+            .anyMatch(each -> each.getSimpleName().contentEquals(moving.name()));
+    if (several || !target.getTypeParameters().isEmpty()) {
+      throw refused(use, "a method reference would not be exact any more");
+    }
   }
 
   /** A static import of the method goes, where nothing else has its name. */

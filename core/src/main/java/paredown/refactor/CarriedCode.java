@@ -29,7 +29,6 @@ import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.DeclaredType;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
-import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
 
@@ -40,9 +39,7 @@ import paredown.program.UseKind;
 final class CarriedCode {
   private final OwnerClass owner;
   private final Map<Element, String> moved;
-  private final String newName;
-  private final String newType;
-  private final boolean nested;
+  private final NewClass type;
   private final Sight sight;
   private final List<Replacement> edits = new ArrayList<>();
   private final Widening widening;
@@ -50,26 +47,16 @@ final class CarriedCode {
   private final Set<TypeElement> nestedTypes = new LinkedHashSet<>();
   private final Set<TypeParameterElement> variables = new LinkedHashSet<>();
 
-  /**
-   * @param moved all members that leave together, with their keys
-   * @param newName the simple name of the class that they go to
-   * @param newType its binary name
-   * @param nested whether they stay within the owner, in a class of their own
-   */
-  CarriedCode(
-      OwnerClass owner,
-      Map<Element, String> moved,
-      String newName,
-      String newType,
-      boolean nested) {
-    this.owner = owner;
-    this.moved = moved;
-    this.newName = newName;
-    this.newType = newType;
-    this.nested = nested;
+  /** Looks at what leaves for a class. */
+  CarriedCode(Leaving leaving, NewClass type) {
+    this.owner = leaving.owner();
+    this.moved = leaving.keys();
+    this.type = type;
     var elements = owner.program().elements();
     this.sight =
-        nested ? new Sight(owner.element(), elements) : Sight.beside(owner.element(), elements);
+        type.nested()
+            ? new Sight(owner.element(), elements)
+            : Sight.beside(owner.element(), elements);
     this.widening = new Widening(owner.program());
   }
 
@@ -355,7 +342,7 @@ final class CarriedCode {
       if (isImportedStatically(tree.getName().toString(), declaring)) {
         return;
       }
-      if (!isInScope(declaring) || nested && !isHiddenByMoved(element)) {
+      if (!isInScope(declaring) || type.nested() && !isHiddenByMoved(element)) {
         return;
       }
       qualify(tree, element, declaring);
@@ -477,7 +464,7 @@ final class CarriedCode {
           owner.trees().start(qualifier),
           owner.trees().end(qualifier),
           "its members are in the new class",
-          Written.text("").name(newName, Symbols.typeKey(newType)).done());
+          Written.text("").name(CarriedCode.this.type.name(), CarriedCode.this.type.key()).done());
     }
 
     @Override

@@ -5,11 +5,8 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import javax.lang.model.element.Element;
 import paredown.refactor.MemberUses.MemberUse;
 import paredown.text.Listed;
 
@@ -17,31 +14,25 @@ import paredown.text.Listed;
 final class Companions {
   private Companions() {}
 
-  /**
-   * What a user who left them out could want to know; empty where there is none.
-   *
-   * @param moved what leaves, with its keys
-   * @param uses of the fields that leave
-   */
-  static Optional<String> note(
-      OwnerClass owner,
-      Map<Element, String> moved,
-      List<OwnerClass.Method> methods,
-      List<MemberUse> uses) {
+  /** What a user who left them out could want to know; empty where there is none. */
+  static Optional<String> note(Leaving leaving, NewClass type) {
+    OwnerClass owner = leaving.owner();
+    List<MemberUse> uses = leaving.usesOfFields();
     List<String> found = new ArrayList<>();
     for (OwnerClass.Method method : owner.methods()) {
       boolean asks = uses.stream().anyMatch(use -> owner.holds(method.range(), use));
-      if (!methods.contains(method)
+      if (!leaving.methods().contains(method)
           && asks
           && !isAccessor(method)
-          && couldLeave(owner, moved, method)) {
+          && couldLeave(leaving, type, method)) {
         found.add(OwnerClass.signature(method));
       }
     }
     if (found.isEmpty()) {
       return Optional.empty();
     }
-    List<String> all = new ArrayList<>(methods.stream().map(OwnerClass::signature).toList());
+    List<String> all =
+        new ArrayList<>(leaving.methods().stream().map(OwnerClass::signature).toList());
     all.addAll(found);
     return Optional.of(
         "%s %s nothing else; to take %s along: --methods '%s'"
@@ -52,13 +43,11 @@ final class Companions {
                 String.join(",", all)));
   }
 
-  private static boolean couldLeave(
-      OwnerClass owner, Map<Element, String> moved, OwnerClass.Method method) {
-    Map<Element, String> more = new HashMap<>(moved);
-    more.put(method.element(), method.key());
+  private static boolean couldLeave(Leaving leaving, NewClass type, OwnerClass.Method method) {
+    Leaving alone = new Leaving(leaving.owner(), List.of(), List.of(method), List.of());
     try {
-      new MethodChecks(owner, List.of(method)).require(List.of());
-      new CarriedCode(owner, more, "", "", false).carry(method, false);
+      new MethodChecks(alone).require();
+      new CarriedCode(leaving.with(method), type).carry(method, false);
       return true;
     } catch (Refused refused) {
       return false;

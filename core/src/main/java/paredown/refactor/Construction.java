@@ -91,9 +91,10 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
     return targets;
   }
 
-  static Construction of(
-      OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses, Reach reach) {
-    return new Search(owner, fields, uses, reach).find();
+  static Construction of(Leaving leaving) {
+    return leaving.fieldsOfObject().isEmpty()
+        ? new Construction(List.of(), List.of())
+        : new Search(leaving).find();
   }
 
   /** The names that a constructor's variables may have. */
@@ -127,11 +128,11 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
     private final List<MemberUse> uses;
     private final Reach reach;
 
-    Search(OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses, Reach reach) {
-      this.owner = owner;
-      this.fields = fields;
-      this.uses = uses;
-      this.reach = reach;
+    Search(Leaving leaving) {
+      this.owner = leaving.owner();
+      this.fields = leaving.fieldsOfObject();
+      this.uses = leaving.usesOfFields();
+      this.reach = new Reach(leaving);
     }
 
     Construction find() {

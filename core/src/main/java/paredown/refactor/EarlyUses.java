@@ -25,21 +25,16 @@ final class EarlyUses {
 
   private final OwnerClass owner;
   private final List<OwnerClass.Field> fields;
-  private final List<MemberUse> uses;
+  private final Leaving leaving;
   private final Construction construction;
   private final Reach reach;
 
-  EarlyUses(
-      OwnerClass owner,
-      List<OwnerClass.Field> fields,
-      List<MemberUse> uses,
-      Construction construction,
-      Reach reach) {
-    this.owner = owner;
-    this.fields = fields;
-    this.uses = uses;
+  EarlyUses(Leaving leaving, Construction construction) {
+    this.owner = leaving.owner();
+    this.fields = leaving.fieldsOfObject();
+    this.leaving = leaving;
     this.construction = construction;
-    this.reach = reach;
+    this.reach = new Reach(leaving);
   }
 
   void require() {
@@ -81,9 +76,12 @@ final class EarlyUses {
   private void requireQuiet(TreePath code) {
     int start = owner.trees().start(code.getLeaf());
     int end = owner.trees().end(code.getLeaf());
-    for (MemberUse use : uses) {
+    for (MemberUse use : leaving.staying()) {
       boolean here =
-          use.file().equals(owner.trees().path()) && use.offset() >= start && use.offset() < end;
+          use.key().startsWith("field ")
+              && use.file().equals(owner.trees().path())
+              && use.offset() >= start
+              && use.offset() < end;
       if (here && !isReady(use)) {
         throw early(use.offset());
       }
@@ -96,7 +94,7 @@ final class EarlyUses {
   }
 
   private String subject() {
-    return fields.isEmpty() ? reach.methods().get(0).name() : fields.get(0).name();
+    return fields.isEmpty() ? leaving.methods().get(0).name() : fields.get(0).name();
   }
 
   private Refused early(int offset) {

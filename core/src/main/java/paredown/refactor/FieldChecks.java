@@ -33,12 +33,11 @@ final class FieldChecks {
   private final List<MemberUse> uses;
   private final Overruled overruled;
 
-  FieldChecks(
-      OwnerClass owner, List<OwnerClass.Field> fields, List<MemberUse> uses, Overruled overruled) {
-    this.owner = owner;
-    this.fields = fields;
-    this.ofObject = fields.stream().filter(field -> !field.is(Modifier.STATIC)).toList();
-    this.uses = uses;
+  FieldChecks(Leaving leaving, Overruled overruled) {
+    this.owner = leaving.owner();
+    this.fields = leaving.fields();
+    this.ofObject = leaving.fieldsOfObject();
+    this.uses = leaving.usesOfFields();
     this.overruled = overruled;
   }
 

@@ -15,20 +15,17 @@ import paredown.refactor.MemberUses.MemberUse;
 /** What must hold of methods before they may be moved into the extracted class. */
 final class MethodChecks {
   private final OwnerClass owner;
-  private final List<OwnerClass.Method> methods;
+  private final Leaving leaving;
 
-  MethodChecks(OwnerClass owner, List<OwnerClass.Method> methods) {
-    this.owner = owner;
-    this.methods = methods;
+  MethodChecks(Leaving leaving) {
+    this.owner = leaving.owner();
+    this.leaving = leaving;
   }
 
-  /**
-   * Refuses where a method may not leave.
-   *
-   * @param along the uses of what leaves by code that leaves, too
-   */
-  void require(List<MemberUse> along) {
-    for (OwnerClass.Method method : methods) {
+  /** Refuses where a method may not leave. */
+  void require() {
+    List<MemberUse> along = leaving.along();
+    for (OwnerClass.Method method : leaving.methods()) {
       requireMovable(method);
       along.stream()
           .filter(use -> use.key().equals(method.key()))
@@ -76,21 +73,20 @@ final class MethodChecks {
    * Refuses where a method is to leave nothing behind and cannot.
    *
    * @param delegates the methods that leave a delegate all the same
-   * @param staying the uses of what leaves by code that stays
    */
-  void requireNoDelegates(Set<OwnerClass.Method> delegates, List<MemberUse> staying) {
+  void requireNoDelegates(Set<OwnerClass.Method> delegates) {
     for (OwnerClass.Method method : delegates) {
       Ties.of(owner, method)
           .ifPresent(why -> needed(method, why, owner.trees().place(method.tree())));
       if (Fluent.is(owner, method)) {
         needed(method, "it gives its own object", owner.trees().place(method.tree()));
       }
-      needed(method, "a method reference names its class", place(method, staying));
+      needed(method, "a method reference names its class", place(method));
     }
   }
 
-  private String place(OwnerClass.Method method, List<MemberUse> staying) {
-    return staying.stream()
+  private String place(OwnerClass.Method method) {
+    return leaving.staying().stream()
         .filter(use -> use.key().equals(method.key()))
         .filter(use -> use.access() == MemberUses.Access.REFERENCE)
         .map(MemberUse::place)
@@ -99,8 +95,9 @@ final class MethodChecks {
   }
 
   /** Refuses where a caller could not see the field that holds the new object. */
-  void requireCallersNear(Set<OwnerClass.Method> delegates, List<MemberUse> staying) {
-    for (OwnerClass.Method method : methods) {
+  void requireCallersNear(Set<OwnerClass.Method> delegates) {
+    List<MemberUse> staying = leaving.staying();
+    for (OwnerClass.Method method : leaving.methods()) {
       for (MemberUse use : staying) {
         boolean asks = use.key().equals(method.key()) && !delegates.contains(method);
         if (asks && !use.trees().packageName().equals(owner.packageName())) {

@@ -15,13 +15,11 @@ import javax.lang.model.element.TypeElement;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
-import paredown.edit.Rendering;
 import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
 import paredown.text.Listed;
-import paredown.text.SourceText;
 
 /** Works out what moving a method does to every file, or why it cannot be done. */
 final class MoveMethodPlan {
@@ -135,54 +133,11 @@ final class MoveMethodPlan {
   }
 
   private Change assemble(EditList edits, Map<String, TypeNames> names) {
-    java.util.function.Function<String, SourceText> sources =
-        path -> program.unit(path).orElseThrow().source();
-    List<ChangedFile> files = new ArrayList<>();
     names.forEach((path, each) -> each.imports().forEach(edit -> edits.add(path, edit)));
-    for (Map.Entry<String, List<Replacement>> entry : edits.byFile().entrySet()) {
-      String path = entry.getKey();
-      if (entry.getValue().isEmpty()) {
-        continue;
-      }
-      requireEditable(path);
-      SourceText before = sources.apply(path);
-      ChangedFile draft = Rendering.edited(before, entry.getValue(), sources);
-      List<Replacement> all = new ArrayList<>(entry.getValue());
-      UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-      for (Replacement removal : UnusedImports.removals(trees, draft.after())) {
-        boolean gone =
-            entry.getValue().stream()
-                .anyMatch(edit -> edit.start() < removal.end() && removal.start() < edit.end());
-        if (!gone) {
-          all.add(removal);
-        }
-      }
-      requireEncodable(draft);
-      files.add(Rendering.edited(before, all, sources));
-    }
+    List<ChangedFile> files = new EditedFiles(program).of(edits);
     Set<String> affected =
         program.units().stream().map(unit -> unit.path()).collect(Collectors.toSet());
     return new Change(summary(), files, became(), becameForSelf(), affected, report());
-  }
-
-  private void requireEncodable(ChangedFile file) {
-    if (!file.after().charset().newEncoder().canEncode(file.after().text())) {
-      throw Refused.of(
-          RefusalKind.GARBLED,
-          OwnerClass.signature(moving.method()),
-          file.path()
-              + " is written in "
-              + file.after().charset()
-              + ", which lacks some of its signs",
-          file.path());
-    }
-  }
-
-  private void requireEditable(String path) {
-    boolean generated = program.sources().file(path).filter(SourceIndex::isEditable).isEmpty();
-    if (generated) {
-      throw Refused.because(RefusalKind.GENERATED, path, path);
-    }
   }
 
   private Map<String, String> became() {

@@ -11,6 +11,7 @@ import java.util.List;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
@@ -50,7 +51,7 @@ final class MovedDocs {
                     .getSourcePositions()
                     .getStartPosition(owner.trees().unit().tree(), comment, reference);
         Element element = trees.getElement(getCurrentPath());
-        if (element != null) {
+        if (element != null && !(element instanceof TypeParameterElement)) {
           reference(reference.getSignature(), element, offset);
         }
         return super.visitReference(reference, null);

@@ -46,14 +46,14 @@ final class NewClassText {
     this.source = owner.source();
     this.old = Layout.of(owner);
     this.holder = members.holder();
-    this.layout = holder.nested() ? old.nested() : old.atTopLevel();
-    this.outer = holder.nested() ? old.member() : "";
+    this.layout = holder.type().nested() ? old.nested() : old.atTopLevel();
+    this.outer = holder.type().nested() ? old.member() : "";
     this.end = layout.lineEnd();
   }
 
   List<Piece> pieces() {
     classComment();
-    write(Written.plain(outer + modifiers() + "class " + holder.simpleType()));
+    write(Written.plain(outer + modifiers() + "class " + holder.type().name()));
     typeParameters();
     if (serializable) {
       write(
@@ -63,13 +63,13 @@ final class NewClassText {
     }
     write(Written.plain(" {" + end));
     fields();
-    if (!members.holdsObject()) {
+    if (!members.leaving().holdsObject()) {
       write(
           Written.plain(
               (members.fields().isEmpty() ? "" : end)
                   + layout.member()
                   + "private "
-                  + holder.simpleType()
+                  + holder.type().name()
                   + "() {}"
                   + end));
     }
@@ -84,7 +84,7 @@ final class NewClassText {
         accessor(field, access);
       }
     }
-    boolean first = members.holdsObject() && members.fields().isEmpty();
+    boolean first = members.leaving().holdsObject() && members.fields().isEmpty();
     for (OwnerClass.Method method : members.methods()) {
       write(Written.plain(first ? "" : end));
       first = false;
@@ -99,14 +99,14 @@ final class NewClassText {
   }
 
   private String modifiers() {
-    if (!holder.nested()) {
+    if (!holder.type().nested()) {
       return "final ";
     }
     return (holder.outside() || isSeenElsewhere() ? "" : "private ") + "static final ";
   }
 
   private boolean isSeenElsewhere() {
-    return members.staying().stream()
+    return members.leaving().staying().stream()
         .filter(use -> !use.file().equals(owner.trees().path()))
         .anyMatch(use -> members.delegates().stream().noneMatch(m -> m.key().equals(use.key())));
   }
@@ -152,7 +152,7 @@ final class NewClassText {
   }
 
   private Self self() {
-    return new Self(owner.binaryName(), holder.typeName());
+    return new Self(owner.binaryName(), holder.type().binaryName());
   }
 
   private List<Replacement> within(int start, int stop) {
@@ -246,13 +246,13 @@ final class NewClassText {
     List<OwnerClass.Field> parameters = members.construction().parameters();
     int width =
         layout.member().length()
-            + holder.simpleType().length()
+            + holder.type().name().length()
             + parameters.stream()
                 .mapToInt(f -> f.tree().getType().toString().length() + f.name().length() + 3)
                 .sum();
     String indent = layout.member() + layout.unit().repeat(2);
     String separator = width > Layout.WIDTH - 5 ? end + indent : "";
-    write(Written.plain(layout.member() + holder.simpleType() + "(" + separator));
+    write(Written.plain(layout.member() + holder.type().name() + "(" + separator));
     String next = "";
     for (OwnerClass.Field field : parameters) {
       write(Written.plain(next));
@@ -263,7 +263,7 @@ final class NewClassText {
     Written.Text text = Written.text(") {" + end);
     for (OwnerClass.Field field : parameters) {
       text.text(layout.body())
-          .name("this", "this of " + holder.typeName())
+          .name("this", "this of " + holder.type().binaryName())
           .text(".")
           .name(field.name(), members.newKey(field))
           .text(" = ")
@@ -278,7 +278,7 @@ final class NewClassText {
     type(field);
     write(
         Written.text(" " + access.accessor() + "() {" + end + layout.body() + "return ")
-            .here(UseKind.RECEIVER, holder.typeKey())
+            .here(UseKind.RECEIVER, holder.type().key())
             .name(field.name(), members.newKey(field))
             .text(";" + end + layout.member() + "}" + end)
             .done());

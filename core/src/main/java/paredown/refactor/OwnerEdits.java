@@ -36,8 +36,8 @@ final class OwnerEdits {
     this.holder = members.holder();
   }
 
-  void collect(Map<String, List<Replacement>> edits) {
-    List<Replacement> own = edits.computeIfAbsent(owner.trees().path(), file -> new ArrayList<>());
+  void collect(EditList edits) {
+    List<Replacement> own = edits.of(owner.trees().path());
     leave(own);
     if (!holder.setter().isEmpty()) {
       own.add(setter());
@@ -58,11 +58,15 @@ final class OwnerEdits {
     members.methods().stream()
         .filter(method -> !members.delegates().contains(method))
         .forEach(method -> ranges.add(method.range()));
-    int first = members.firstOfObject().map(field -> field.range().start()).orElse(-1);
+    int first =
+        members.leaving().fieldsOfObject().stream()
+            .findFirst()
+            .map(field -> field.range().start())
+            .orElse(-1);
     boolean shared =
         members.declarations().stream()
             .anyMatch(each -> !each.isWhole() && each.range().start() == first);
-    if (members.holdsObject() && first < 0) {
+    if (members.leaving().holdsObject() && first < 0) {
       own.add(atBeginning());
     } else if (shared) {
       own.add(Replacement.of(first, first, declaration(new int[] {first, source.nextLine(first)})));
@@ -125,11 +129,12 @@ final class OwnerEdits {
         members.construction().parameters().stream()
             .map(field -> owner.program().types().erasure(field.element().asType()).toString())
             .toList();
-    text.here(UseKind.CREATION, Symbols.constructorKey(holder.typeName(), types)).text("new ");
+    text.here(UseKind.CREATION, Symbols.constructorKey(holder.type().binaryName(), types))
+        .text("new ");
     if (!inferred) {
       return holder.type(text);
     }
-    return text.name(holder.simpleType(), holder.typeKey())
+    return text.name(holder.type().name(), holder.type().key())
         .text(holder.variables().isEmpty() ? "" : "<>");
   }
 
@@ -142,7 +147,7 @@ final class OwnerEdits {
     Written.Text text =
         Written.text("{" + layout.lineEnd() + indent + layout.unit() + (returns ? "return " : ""));
     if (method.is(Modifier.STATIC)) {
-      text.name(holder.simpleType(), holder.typeKey());
+      text.name(holder.type().name(), holder.type().key());
     } else {
       text.here(UseKind.RECEIVER, Symbols.typeKey(owner.binaryName()))
           .name(holder.name(), holder.key());
@@ -270,7 +275,7 @@ final class OwnerEdits {
     List<Construction.Assigned> values =
         members.construction().parameters().stream().map(byField::get).toList();
     String indent = source.indentAt(owner.trees().start(last.statement()));
-    String made = "this." + holder.name() + " = new " + holder.simpleType() + "();";
+    String made = "this." + holder.name() + " = new " + holder.type().name() + "();";
     int width =
         indent.length()
             + made.length()

@@ -7,15 +7,11 @@ import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
-import paredown.refactor.MemberUses.MemberUse;
 
 /**
  * Tells which methods of a class come to use members that leave it, themselves or through others.
- *
- * @param methods those that leave, whose delegates use the new object
- * @param uses the uses of the fields that leave
  */
-record Reach(OwnerClass owner, List<OwnerClass.Method> methods, List<MemberUse> uses) {
+record Reach(Leaving leaving) {
 
   boolean uses(OwnerTouches.Touch touch) {
     return uses(touch.called());
@@ -37,11 +33,13 @@ record Reach(OwnerClass owner, List<OwnerClass.Method> methods, List<MemberUse> 
         }
         continue;
       }
-      boolean here = uses.stream().anyMatch(use -> owner.holds(method.range(), use));
-      if (here || methods.contains(method)) {
+      boolean here =
+          leaving.usesOfFields().stream()
+              .anyMatch(use -> leaving.owner().holds(method.range(), use));
+      if (here || leaving.methodsOfObject().contains(method)) {
         return true;
       }
-      for (OwnerTouches.Touch touch : OwnerTouches.in(owner, method.path())) {
+      for (OwnerTouches.Touch touch : OwnerTouches.in(leaving.owner(), method.path())) {
         if (touch.called() == null) {
           return true;
         }
@@ -52,7 +50,7 @@ record Reach(OwnerClass owner, List<OwnerClass.Method> methods, List<MemberUse> 
   }
 
   private OwnerClass.Method own(ExecutableElement element) {
-    return owner.methods().stream()
+    return leaving.owner().methods().stream()
         .filter(method -> method.element().equals(element))
         .findFirst()
         .orElse(null);

@@ -20,29 +20,20 @@ import paredown.refactor.MemberUses.MemberUse;
 final class StaticParts {
   private final OwnerClass owner;
   private final Map<Element, String> moved;
-  private final List<OwnerClass.Field> fields;
-  private final List<MemberUse> uses;
+  private final Leaving leaving;
 
-  /**
-   * Checks of static parts.
-   *
-   * @param moved all members that leave, with their keys
-   * @param uses of these members
-   */
-  StaticParts(
-      OwnerClass owner,
-      Map<Element, String> moved,
-      List<OwnerClass.Field> fields,
-      List<MemberUse> uses) {
-    this.owner = owner;
-    this.moved = moved;
-    this.fields = fields.stream().filter(field -> field.is(Modifier.STATIC)).toList();
-    this.uses = uses;
+  StaticParts(Leaving leaving) {
+    this.owner = leaving.owner();
+    this.moved = leaving.keys();
+    this.leaving = leaving;
   }
 
   /** Refuses where somebody could tell that the fields are initialised elsewhere now. */
   void require() {
-    for (OwnerClass.Field field : fields) {
+    for (OwnerClass.Field field : leaving.fields()) {
+      if (!field.is(Modifier.STATIC)) {
+        continue;
+      }
       String place = owner.trees().place(field.tree());
       if (field.name().equals("serialVersionUID")) {
         throw Refused.because(RefusalKind.SERIALIZED, field.name(), place);
@@ -54,7 +45,7 @@ final class StaticParts {
         int start = owner.trees().start(block.tree());
         int end = owner.trees().end(block.tree());
         boolean set =
-            uses.stream()
+            leaving.uses().stream()
                 .filter(use -> use.key().equals(field.key()) && use.access() != Access.READ)
                 .filter(use -> use.file().equals(owner.trees().path()))
                 .anyMatch(use -> start <= use.offset() && use.offset() < end);

@@ -4,9 +4,6 @@ import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -27,9 +24,9 @@ final class UseEdits {
     this.members = members;
   }
 
-  void collect(Map<String, List<Replacement>> edits) {
+  void collect(EditList edits) {
     Set<Integer> targets = members.construction().targets(owner);
-    for (MemberUse use : members.staying()) {
+    for (MemberUse use : members.leaving().staying()) {
       boolean target = isInOwnerFile(use.file()) && targets.contains(use.offset());
       if (!target) {
         edit(use, edits);
@@ -44,7 +41,7 @@ final class UseEdits {
     return file.equals(owner.trees().path());
   }
 
-  private void edit(MemberUse use, Map<String, List<Replacement>> edits) {
+  private void edit(MemberUse use, EditList edits) {
     FieldAccess access = members.access().get(use.key());
     for (OwnerClass.Method method : members.methods()) {
       if (method.key().equals(use.key())) {
@@ -68,7 +65,7 @@ final class UseEdits {
   }
 
   /** A static member is asked of the new class. */
-  private void name(MemberUse use, String name, String key, Map<String, List<Replacement>> edits) {
+  private void name(MemberUse use, String name, String key, EditList edits) {
     Tree tree = use.path().getLeaf();
     Tree qualifier =
         tree instanceof MemberSelectTree select
@@ -84,12 +81,12 @@ final class UseEdits {
     }
     Written.Text text = Written.text("");
     Holder holder = members.holder();
-    if (!holder.simpleType().equals(holder.writtenFrom(owner, use.file()))) {
+    if (!holder.type().isPlainIn(use.file())) {
       TypeNames.spell(
           text, owner.element(), owner.writtenName(), owner.program().symbols()::key, null);
       text.text(".");
     }
-    text.name(holder.simpleType(), holder.typeKey());
+    text.name(holder.type().name(), holder.type().key());
     UnitTrees trees = use.trees();
     boolean reference = tree instanceof MemberReferenceTree;
     int start = trees.start(reference ? qualifier : tree);
@@ -97,12 +94,10 @@ final class UseEdits {
     if (!reference) {
       text.text(".").name(name, key, new Use.Place(use.file(), use.offset(), UseKind.NAME));
     }
-    edits
-        .computeIfAbsent(use.file(), file -> new ArrayList<>())
-        .add(Rewriting.of(trees, start, end, "its class is another", text.done()));
+    edits.add(use.file(), Rewriting.of(trees, start, end, "its class is another", text.done()));
   }
 
-  private void ask(OwnerClass.Method method, MemberUse use, Map<String, List<Replacement>> edits) {
+  private void ask(OwnerClass.Method method, MemberUse use, EditList edits) {
     if (method.is(Modifier.STATIC)) {
       name(use, method.name(), members.newKey(method), edits);
       return;
@@ -111,16 +106,13 @@ final class UseEdits {
       int end = use.trees().end(reference.getQualifierExpression());
       Holder holder = members.holder();
       Written asked = Written.text(".").name(holder.name(), holder.key()).done();
-      edits
-          .computeIfAbsent(use.file(), file -> new ArrayList<>())
-          .add(Replacement.of(end, end, asked));
+      edits.add(use.file(), Replacement.of(end, end, asked));
     } else {
       add(edits, use, method.name(), members.newKey(method), "");
     }
   }
 
-  private void add(
-      Map<String, List<Replacement>> edits, MemberUse use, String name, String key, String behind) {
+  private void add(EditList edits, MemberUse use, String name, String key, String behind) {
     String old = use.key().substring(use.key().indexOf('#') + 1).replaceAll("\\(.*", "");
     if (!use.trees().source().text().startsWith(old, use.offset())) {
       throw Refused.because(RefusalKind.STATIC_CONTEXT, old, use.place());
@@ -137,13 +129,11 @@ final class UseEdits {
         .text(".")
         .name(name, key, new Use.Place(use.file(), use.offset(), UseKind.NAME))
         .text(behind);
-    edits
-        .computeIfAbsent(use.file(), file -> new ArrayList<>())
-        .add(Replacement.of(use.offset(), use.offset() + old.length(), text.done()));
+    edits.add(use.file(), Replacement.of(use.offset(), use.offset() + old.length(), text.done()));
   }
 
   /** Javadoc links to what has moved follow it. */
-  private void docs(Unit unit, Map<String, List<Replacement>> edits) {
+  private void docs(Unit unit, EditList edits) {
     for (Use use : owner.program().uses().in(unit.path()).toList()) {
       String newKey = use.kind() == UseKind.DOC ? movedTo(use.key()) : null;
       if (newKey == null || isCarried(use)) {
@@ -154,16 +144,15 @@ final class UseEdits {
         throw Refused.because(
             RefusalKind.STATIC_CONTEXT, "A Javadoc link", unit.source().place(use.offset()));
       }
-      edits
-          .computeIfAbsent(unit.path(), file -> new ArrayList<>())
-          .add(
-              Replacement.of(
-                  use.offset(),
-                  sharp,
-                  Written.text("")
-                      .here(UseKind.DOC, newKey, use.place())
-                      .text(members.holder().writtenFrom(owner, unit.path()))
-                      .done()));
+      edits.add(
+          unit.path(),
+          Replacement.of(
+              use.offset(),
+              sharp,
+              Written.text("")
+                  .here(UseKind.DOC, newKey, use.place())
+                  .text(members.holder().type().writtenIn(unit.path()))
+                  .done()));
     }
   }
 

@@ -76,6 +76,15 @@ final class Visibility {
     }
   }
 
+  /** Notes that it is asked of a type below the target, which inherits nothing private. */
+  void askedOf(TypeElement type) {
+    if (!type.equals(target.element())) {
+      boolean near = new Sight(type, route.program().elements()).isNear(target.element());
+      Level level = near ? Level.PACKAGE : Level.PUBLIC;
+      wanted = level.compareTo(wanted) > 0 ? level : wanted;
+    }
+  }
+
   /** How far the method was seen in its old place. */
   Level before() {
     Set<Modifier> modifiers = method.element().getModifiers();

@@ -49,7 +49,7 @@ final class Widening {
   void open(Element element, Sight sight, String subject, String place) {
     for (Element closed :
         sight.closed(isImplicit(element) ? element.getEnclosingElement() : element)) {
-      if (!isEditable(closed)) {
+      if (!isEditable(closed) || !sight.isNear(closed) && !mayBePublic(closed)) {
         throw Refused.of(
             RefusalKind.HIDDEN_FROM_OUTSIDE, subject, name(closed) + " cannot be seen", place);
       }
@@ -61,6 +61,12 @@ final class Widening {
         open(type, sight, subject, place);
       }
     }
+  }
+
+  /** Only one type of a file may be public, the one that is named after it. */
+  private boolean mayBePublic(Element closed) {
+    return closed.getEnclosingElement().getKind() != ElementKind.PACKAGE
+        || file(closed).endsWith("/" + closed.getSimpleName() + ".java");
   }
 
   /**

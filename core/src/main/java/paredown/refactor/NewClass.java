@@ -1,0 +1,33 @@
+package paredown.refactor;
+
+import paredown.program.Symbols;
+
+/**
+ * A class that an extraction makes.
+ *
+ * @param name its simple name
+ * @param nested whether it is within the old class, rather than beside it
+ */
+record NewClass(OwnerClass owner, String name, boolean nested) {
+
+  String binaryName() {
+    if (nested) {
+      return owner.binaryName() + "$" + name;
+    }
+    return owner.packageName().isEmpty() ? name : owner.packageName() + "." + name;
+  }
+
+  String key() {
+    return Symbols.typeKey(binaryName());
+  }
+
+  /** Whether code of a file can name it by its simple name. */
+  boolean isPlainIn(String file) {
+    return !nested || file.equals(owner.trees().path());
+  }
+
+  /** Its name as code in its package writes it. */
+  String writtenIn(String file) {
+    return isPlainIn(file) ? name : owner.writtenName() + "." + name;
+  }
+}
