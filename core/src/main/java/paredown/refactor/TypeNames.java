@@ -92,20 +92,12 @@ final class TypeNames {
 
   /** Writes the name of a type. */
   void write(Written.Text text, TypeElement type, TypeElement scope) {
-    names(text, type, of(type, scope), null);
+    write(text, type, scope, null);
   }
 
   /** Writes the name of a type in the place of another name of it. */
   void write(Written.Text text, TypeElement type, TypeElement scope, Use.Place standsFor) {
-    names(text, type, of(type, scope), standsFor);
-  }
-
-  private void names(Written.Text text, TypeElement type, String written) {
-    names(text, type, written, null);
-  }
-
-  private void names(Written.Text text, TypeElement type, String written, Use.Place standsFor) {
-    spell(text, type, written, keys, standsFor);
+    spell(text, type, of(type, scope), keys, standsFor);
   }
 
   /**
@@ -260,7 +252,7 @@ final class TypeNames {
     boolean first = true;
     for (TypeElement type : added.values()) {
       Written.Text text = Written.text("import ");
-      names(text, type, type.getQualifiedName().toString());
+      spell(text, type, type.getQualifiedName().toString(), keys, null);
       String name = type.getQualifiedName().toString();
       Optional<? extends ImportTree> next =
           present.stream()
@@ -273,7 +265,7 @@ final class TypeNames {
         int behind = trees.source().nextLine(trees.end(present.get(present.size() - 1)) - 1);
         boolean ended = "\r\n".indexOf(trees.source().text().charAt(behind - 1)) >= 0;
         text = Written.text(ended ? "import " : end + "import ");
-        names(text, type, name);
+        spell(text, type, name, keys, null);
         found.add(Replacement.of(behind, behind, text.text(";" + (ended ? end : "")).done()));
       } else {
         found.add(alone(type, first, end));
@@ -297,7 +289,7 @@ final class TypeNames {
       before = first ? end : "";
     }
     Written.Text text = Written.text(before + "import ");
-    names(text, type, type.getQualifiedName().toString());
+    spell(text, type, type.getQualifiedName().toString(), keys, null);
     return Replacement.of(at, at, text.text(";" + behind).done());
   }
 
