@@ -52,6 +52,7 @@ final class ExtractCommand extends PareCommand {
   static final class OfClass extends ChangeCommand {
     /** How another object comes in. */
     enum PassIn {
+      constructor,
       setter
     }
 
@@ -91,8 +92,8 @@ final class ExtractCommand extends PareCommand {
 
     @Option(
         names = "--pass-in",
-        paramLabel = "setter",
-        description = "A way to put another object into that field.")
+        paramLabel = "constructor|setter",
+        description = "A way for another object to come into that field.")
     private PassIn passIn;
 
     @Mixin private Delegates delegates = new Delegates();
@@ -122,7 +123,8 @@ final class ExtractCommand extends PareCommand {
                   Accepted.of(accepted, ExtractClass.acceptable()),
                   nested,
                   Optional.ofNullable(heldAs),
-                  passIn != null)));
+                  Optional.ofNullable(passIn)
+                      .map(way -> ExtractClass.PassIn.valueOf(way.name().toUpperCase())))));
     }
 
     @Override

@@ -73,6 +73,14 @@ public record Written(String text, List<WrittenUse> uses) implements Piece {
       return use("", kind, new Meaning.Existing(key), standsFor);
     }
 
+    /** A text with its names. */
+    public Text all(Written more) {
+      int base = text.length();
+      text.append(more.text());
+      more.uses().forEach(use -> uses.add(use.shifted(base)));
+      return this;
+    }
+
     private Text use(String name, UseKind kind, Meaning meaning, Use.Place standsFor) {
       uses.add(new WrittenUse(text.length(), kind, meaning, Optional.ofNullable(standsFor)));
       text.append(name);

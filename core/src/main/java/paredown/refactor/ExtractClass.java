@@ -30,6 +30,12 @@ public record ExtractClass(
     String type, List<String> fields, List<String> methods, String name, Wishes wishes)
     implements Refactoring {
 
+  /** How another object comes into the field that holds one. */
+  public enum PassIn {
+    CONSTRUCTOR,
+    SETTER
+  }
+
   /**
    * What is wished where there is a choice.
    *
@@ -39,19 +45,19 @@ public record ExtractClass(
    * @param nested whether the new class is put within the old, rather than beside it
    * @param heldAs the name of the field that holds the new object; empty where it is told by the
    *     class's name
-   * @param settable whether another object can be put into that field
+   * @param passIn how another object comes into that field; empty where none does
    */
   public record Wishes(
       Optional<Boolean> delegate,
       Set<RefusalKind> accepted,
       boolean nested,
       Optional<String> heldAs,
-      boolean settable) {
+      Optional<PassIn> passIn) {
     public static final Wishes NONE = of(Optional.empty(), Set.of());
 
     /** Wishes for a class beside the old, in a field that is named after it. */
     public static Wishes of(Optional<Boolean> delegate, Set<RefusalKind> accepted) {
-      return new Wishes(delegate, accepted, false, Optional.empty(), false);
+      return new Wishes(delegate, accepted, false, Optional.empty(), Optional.empty());
     }
 
     public Wishes {
@@ -106,7 +112,9 @@ public record ExtractClass(
         .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
     command.append(wishes.nested() ? " --nested" : "");
     wishes.heldAs().ifPresent(field -> command.append(" --held-as ").append(field));
-    command.append(wishes.settable() ? " --pass-in setter" : "");
+    wishes
+        .passIn()
+        .ifPresent(way -> command.append(" --pass-in ").append(way.name().toLowerCase()));
     for (RefusalKind kind : new TreeSet<>(wishes.accepted())) {
       command.append(" --accept ").append(kind.id());
     }

@@ -171,12 +171,13 @@ final class ExtractClassPlan {
   private Change assemble(ExtractedMembers members, CarriedCode carried, List<String> notes) {
     EditList edits = new EditList();
     new UseEdits(owner, members).collect(edits);
-    new OwnerEdits(owner, members).collect(edits);
+    new OwnerEdits(owner, members, arguments.wishes().passIn()).collect(edits);
     Widening widening = carried.widening();
     widening.collect(null, edits::add);
     widened = widening.names();
+    boolean open = arguments.wishes().passIn().isPresent();
     boolean stored = overruled.wasMet(RefusalKind.SERIALIZED);
-    List<Piece> text = new NewClassText(owner, members, carried, stored).pieces();
+    List<Piece> text = new NewClassText(owner, members, carried, open, stored).pieces();
     String path = owner.trees().path();
     EditedFiles edited = new EditedFiles(owner.program());
     List<ChangedFile> files = new ArrayList<>();

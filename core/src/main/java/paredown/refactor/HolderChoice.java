@@ -49,7 +49,12 @@ final class HolderChoice {
                         RefusalKind.NAME_TAKEN,
                         "No free name for the field that would hold " + type.name() + ".",
                         "Choose one with --held-as."));
-    return new Holder(name, type, outside, variables, wishes.settable() ? setter(name) : "");
+    return new Holder(
+        name,
+        type,
+        outside,
+        variables,
+        wishes.passIn().equals(Optional.of(ExtractClass.PassIn.SETTER)) ? setter(name) : "");
   }
 
   private List<String> candidates() {

@@ -23,6 +23,7 @@ final class NewClassText {
   private final OwnerClass owner;
   private final ExtractedMembers members;
   private final CarriedCode carried;
+  private final boolean open;
   private final boolean serializable;
   private final SourceText source;
   private final Layout old;
@@ -35,13 +36,19 @@ final class NewClassText {
   /**
    * The text of a new class.
    *
+   * @param open whether others make objects of it
    * @param serializable whether its objects are stored with those of the old class
    */
   NewClassText(
-      OwnerClass owner, ExtractedMembers members, CarriedCode carried, boolean serializable) {
+      OwnerClass owner,
+      ExtractedMembers members,
+      CarriedCode carried,
+      boolean open,
+      boolean serializable) {
     this.owner = owner;
     this.members = members;
     this.carried = carried;
+    this.open = open;
     this.serializable = serializable;
     this.source = owner.source();
     this.old = Layout.of(owner);
@@ -102,7 +109,7 @@ final class NewClassText {
     if (!holder.type().nested()) {
       return "final ";
     }
-    return (holder.outside() || isSeenElsewhere() ? "" : "private ") + "static final ";
+    return (open || holder.outside() || isSeenElsewhere() ? "" : "private ") + "static final ";
   }
 
   private boolean isSeenElsewhere() {

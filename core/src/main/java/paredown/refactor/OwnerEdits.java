@@ -6,6 +6,7 @@ import com.sun.source.tree.Tree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.type.TypeKind;
@@ -27,8 +28,10 @@ final class OwnerEdits {
   private final SourceText source;
   private final Layout layout;
   private final Holder holder;
+  private final Optional<ExtractClass.PassIn> passIn;
 
-  OwnerEdits(OwnerClass owner, ExtractedMembers members) {
+  OwnerEdits(OwnerClass owner, ExtractedMembers members, Optional<ExtractClass.PassIn> passIn) {
+    this.passIn = passIn;
     this.owner = owner;
     this.members = members;
     this.source = owner.source();
@@ -43,7 +46,33 @@ final class OwnerEdits {
       own.add(setter());
     }
     members.delegates().forEach(method -> own.add(delegate(method)));
-    members.construction().builds().forEach(build -> construct(build, own));
+    if (passIn.equals(Optional.of(ExtractClass.PassIn.CONSTRUCTOR))) {
+      passIn(own);
+    } else {
+      members.construction().builds().forEach(build -> construct(build, own));
+    }
+  }
+
+  /** Constructors that can take the object do; the others go on making it. */
+  private void passIn(List<Replacement> own) {
+    boolean passed = false;
+    for (Construction.Build build : members.construction().builds()) {
+      PassedIn taking = new PassedIn(owner, members, build);
+      if (taking.fits()) {
+        taking.collect(own);
+        passed = true;
+      } else {
+        construct(build, own);
+      }
+    }
+    if (!passed) {
+      throw Refused.advising(
+          RefusalKind.CONSTRUCTOR_SHAPE,
+          "No constructor of %s only sets these fields from parameters, so that it could take a %s."
+              .formatted(owner.writtenName(), holder.type().name()),
+          "Say --pass-in setter instead.",
+          owner.trees().place(owner.tree()));
+    }
   }
 
   private void leave(List<Replacement> own) {

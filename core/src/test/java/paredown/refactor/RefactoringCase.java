@@ -92,7 +92,7 @@ record RefactoringCase(
               accepted(),
               operation.contains("--nested"),
               optional("--held-as"),
-              !option("--pass-in").isEmpty()));
+              optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
     }
     String[] member = operation.get(2).split("#");
     return new MoveMethod(
