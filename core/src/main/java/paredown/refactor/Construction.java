@@ -8,7 +8,6 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
@@ -182,7 +181,7 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
 
     private Construction inConstructors(Set<OwnerClass.Field> wanted) {
       List<OwnerClass.Method> makers =
-          owner.constructors().stream().filter(c -> !delegates(c)).toList();
+          owner.constructors().stream().filter(c -> !c.callsAnother()).toList();
       if (makers.isEmpty()) {
         throw shape(fields.get(0), owner.trees().place(owner.tree()));
       }
@@ -197,15 +196,6 @@ record Construction(List<OwnerClass.Field> parameters, List<Build> builds) {
         }
       }
       return new Construction(order, builds);
-    }
-
-    private static boolean delegates(OwnerClass.Method constructor) {
-      List<? extends StatementTree> statements = constructor.tree().getBody().getStatements();
-      return !statements.isEmpty()
-          && statements.get(0) instanceof ExpressionStatementTree first
-          && first.getExpression() instanceof MethodInvocationTree call
-          && call.getMethodSelect() instanceof IdentifierTree name
-          && name.getName().contentEquals("this");
     }
 
     private Build build(OwnerClass.Method constructor, Set<OwnerClass.Field> wanted) {

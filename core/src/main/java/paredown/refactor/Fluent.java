@@ -1,12 +1,9 @@
 package paredown.refactor;
 
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import javax.lang.model.element.Modifier;
@@ -49,23 +46,8 @@ final class Fluent {
     if (!givesOwner) {
       return false;
     }
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitReturn(ReturnTree tree, Void unused) {
-        returns.add(tree);
-        return super.visitReturn(tree, null);
-      }
-
-      @Override
-      public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
-        return null;
-      }
-
-      @Override
-      public Void visitClass(ClassTree tree, Void unused) {
-        return null;
-      }
-    }.scan(new TreePath(method.path(), method.tree().getBody()), null);
+    Returns.in(new TreePath(method.path(), method.tree().getBody()))
+        .forEach(path -> returns.add((ReturnTree) path.getLeaf()));
     return last() instanceof ReturnTree && returns.stream().allMatch(Fluent::givesItself);
   }
 

@@ -1,7 +1,6 @@
 package paredown.refactor;
 
 import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
@@ -18,7 +17,6 @@ import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import javax.lang.model.element.Element;
@@ -63,7 +61,7 @@ final class NeverNull {
       return isObject(new TreePath(field.path(), field.tree().getInitializer()), DEPTH);
     }
     List<OwnerClass.Method> makers =
-        owner.constructors().stream().filter(each -> !callsAnother(each)).toList();
+        owner.constructors().stream().filter(each -> !each.callsAnother()).toList();
     return !makers.isEmpty() && makers.stream().allMatch(maker -> isGiven(variable, maker));
   }
 
@@ -84,15 +82,6 @@ final class NeverNull {
       }
     }
     return before.stream().allMatch(code -> OwnerTouches.in(owner, code).isEmpty());
-  }
-
-  private static boolean callsAnother(OwnerClass.Method constructor) {
-    List<? extends StatementTree> statements = constructor.tree().getBody().getStatements();
-    return !statements.isEmpty()
-        && statements.get(0) instanceof ExpressionStatementTree first
-        && first.getExpression() instanceof MethodInvocationTree call
-        && call.getMethodSelect() instanceof IdentifierTree name
-        && name.getName().contentEquals("this");
   }
 
   /** Whether a constructor sets the field to an object, and nothing asks its own before that. */
@@ -178,25 +167,11 @@ final class NeverNull {
   }
 
   private boolean givesObjects(TreePath body, int depth) {
-    boolean[] all = {true};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitReturn(ReturnTree tree, Void unused) {
-        ExpressionTree given = tree.getExpression();
-        all[0] &= given != null && isObject(new TreePath(getCurrentPath(), given), depth);
-        return null;
-      }
+    return Returns.in(body).stream().allMatch(path -> givesObject(path, depth));
+  }
 
-      @Override
-      public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
-        return null;
-      }
-
-      @Override
-      public Void visitClass(ClassTree tree, Void unused) {
-        return null;
-      }
-    }.scan(body, null);
-    return all[0];
+  private boolean givesObject(TreePath path, int depth) {
+    ExpressionTree given = ((ReturnTree) path.getLeaf()).getExpression();
+    return given != null && isObject(new TreePath(path, given), depth);
   }
 }

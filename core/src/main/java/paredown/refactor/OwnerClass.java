@@ -2,7 +2,11 @@ package paredown.refactor;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
@@ -66,6 +70,16 @@ final class OwnerClass {
 
     boolean isConstructor() {
       return element.getKind() == ElementKind.CONSTRUCTOR;
+    }
+
+    /** Whether a constructor begins with the call of another of its class. */
+    boolean callsAnother() {
+      List<? extends StatementTree> statements = tree.getBody().getStatements();
+      return !statements.isEmpty()
+          && statements.get(0) instanceof ExpressionStatementTree first
+          && first.getExpression() instanceof MethodInvocationTree call
+          && call.getMethodSelect() instanceof IdentifierTree name
+          && name.getName().contentEquals("this");
     }
   }
 
