@@ -119,7 +119,7 @@ final class FieldChecks {
 
   private void requireUnderstood(MemberUse use) {
     String name = use.key().substring(use.key().indexOf('#') + 1);
-    if (!use.trees().packageName().equals(owner.packageName())) {
+    if (!use.isNear(owner.packageName())) {
       throw Refused.because(RefusalKind.OTHER_PACKAGE, name, use.place());
     }
   }

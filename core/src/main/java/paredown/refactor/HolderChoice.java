@@ -1,15 +1,9 @@
 package paredown.refactor;
 
-import com.sun.source.tree.MemberReferenceTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeMirror;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
@@ -104,18 +98,7 @@ final class HolderChoice {
                 .at(use.file(), use.offset(), UseKind.RECEIVER)
                 .map(receiver -> receiver.key())
                 .orElse("")
-            : typeKeyOfQualifier(use);
+            : use.askedType().map(use.trees().program().symbols()::key).orElse("");
     return asked.equals(Symbols.typeKey(type.owner().binaryName()));
-  }
-
-  private static String typeKeyOfQualifier(MemberUse use) {
-    Tree asked =
-        use.path().getLeaf() instanceof MemberSelectTree select
-            ? select.getExpression()
-            : ((MemberReferenceTree) use.path().getLeaf()).getQualifierExpression();
-    TypeMirror type = use.trees().program().trees().getTypeMirror(new TreePath(use.path(), asked));
-    return type instanceof DeclaredType declared
-        ? use.trees().program().symbols().key(declared.asElement())
-        : "";
   }
 }

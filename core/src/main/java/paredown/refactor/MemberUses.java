@@ -15,7 +15,10 @@ import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
 import paredown.program.Program;
 import paredown.program.Unit;
 
@@ -56,6 +59,32 @@ final class MemberUses {
 
     String file() {
       return trees.path();
+    }
+
+    /**
+     * The type of the object, or the type itself, that is asked; empty where the name is simple.
+     */
+    Optional<TypeElement> askedType() {
+      Tree asked =
+          path.getLeaf() instanceof MemberSelectTree select
+              ? select.getExpression()
+              : path.getLeaf() instanceof MemberReferenceTree reference
+                  ? reference.getQualifierExpression()
+                  : null;
+      return asked != null
+              && trees.program().trees().getTypeMirror(new TreePath(path, asked))
+                  instanceof DeclaredType type
+          ? Optional.of((TypeElement) type.asElement())
+          : Optional.empty();
+    }
+
+    /** Whether code and object are in a package, so that what only that sees can be asked. */
+    boolean isNear(String packageName) {
+      return trees.packageName().equals(packageName)
+          && askedType()
+              .map(type -> trees.program().elements().getPackageOf(type))
+              .map(home -> home.getQualifiedName().contentEquals(packageName))
+              .orElse(true);
     }
   }
 

@@ -100,7 +100,7 @@ final class MethodChecks {
     for (OwnerClass.Method method : leaving.methods()) {
       for (MemberUse use : staying) {
         boolean asks = use.key().equals(method.key()) && !delegates.contains(method);
-        if (asks && !use.trees().packageName().equals(owner.packageName())) {
+        if (asks && !use.isNear(owner.packageName())) {
           needed(method, "another package calls it", use.place());
         }
       }
