@@ -3,6 +3,7 @@ package paredown.cli;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import paredown.project.Progress;
 
 /** One line on standard error that says what takes its time; on terminals only, after a moment. */
@@ -13,6 +14,7 @@ final class ProgressLine implements Progress, AutoCloseable {
   private final long begin = System.nanoTime();
   private ScheduledExecutorService clock;
   private volatile String what = "";
+  private volatile Supplier<String> howFar = () -> "";
 
   ProgressLine(Terminal terminal) {
     this.terminal = terminal;
@@ -21,6 +23,7 @@ final class ProgressLine implements Progress, AutoCloseable {
   @Override
   public synchronized void doing(String now) {
     what = now;
+    howFar = () -> "";
     if (terminal.errIsTerminal() && clock == null) {
       clock =
           Executors.newSingleThreadScheduledExecutor(
@@ -34,6 +37,11 @@ final class ProgressLine implements Progress, AutoCloseable {
   }
 
   @Override
+  public void soFar(Supplier<String> far) {
+    howFar = far;
+  }
+
+  @Override
   public void said(String sentence) {
     close();
     terminal.err().println(sentence);
@@ -42,7 +50,8 @@ final class ProgressLine implements Progress, AutoCloseable {
 
   private void show() {
     long seconds = (System.nanoTime() - begin) / 1_000_000_000;
-    String line = "%s … %d s".formatted(what, seconds);
+    String far = howFar.get();
+    String line = "%s%s … %d s".formatted(what, far.isEmpty() ? "" : ": " + far, seconds);
     int room = terminal.width() - 1;
     terminal.err().print("\r\033[K" + (line.length() > room ? line.substring(0, room) : line));
     terminal.err().flush();

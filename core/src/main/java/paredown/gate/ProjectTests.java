@@ -9,6 +9,7 @@ import paredown.project.BuildTool;
 import paredown.project.Command;
 import paredown.project.MavenCommand;
 import paredown.project.Module;
+import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.project.Settings;
 
@@ -18,9 +19,16 @@ public final class ProjectTests {
   private static final String WHOLE = "the test command";
 
   private final Project project;
+  private final Progress progress;
 
-  public ProjectTests(Project project) {
+  /**
+   * The tests of a project.
+   *
+   * @param progress is told how far a run is
+   */
+  public ProjectTests(Project project, Progress progress) {
     this.project = project;
+    this.progress = progress;
   }
 
   /** Whether anybody has said how the tests are run. */
@@ -77,6 +85,7 @@ public final class ProjectTests {
   private TestRun run(List<String> words) throws InterruptedException {
     try {
       TestReports reports = new TestReports(reportFolders());
+      progress.soFar(reports::soFar);
       Command.Outcome outcome =
           new Command(words, project.root()).run(project.settings().testTimeout());
       if (!outcome.inTime()) {

@@ -30,15 +30,35 @@ final class TestReports {
     }
   }
 
+  /** How many test classes have reported since, of how many that did last time. */
+  String soFar() {
+    try {
+      int fresh = fresh().size();
+      return old.isEmpty()
+          ? fresh + (fresh == 1 ? " test class" : " test classes")
+          : "%d of %d test classes".formatted(fresh, Math.max(fresh, old.size()));
+    } catch (IOException e) {
+      return "";
+    }
+  }
+
   /** The results in all reports that were written since. */
   List<TestResult> results() throws IOException {
     List<TestResult> results = new ArrayList<>();
-    for (Path report : files()) {
-      if (!Files.getLastModifiedTime(report).equals(old.get(report))) {
-        results.addAll(parse(report));
-      }
+    for (Path report : fresh()) {
+      results.addAll(parse(report));
     }
     return results;
+  }
+
+  private List<Path> fresh() throws IOException {
+    List<Path> fresh = new ArrayList<>();
+    for (Path report : files()) {
+      if (!Files.getLastModifiedTime(report).equals(old.get(report))) {
+        fresh.add(report);
+      }
+    }
+    return fresh;
   }
 
   private List<Path> files() throws IOException {

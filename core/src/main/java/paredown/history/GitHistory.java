@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.eclipse.jgit.diff.DiffEntry;
 import org.eclipse.jgit.diff.DiffFormatter;
 import org.eclipse.jgit.diff.Edit;
@@ -78,8 +79,12 @@ public final class GitHistory implements AutoCloseable {
   /** A file as a commit changed it. */
   private record Change(String file, ObjectId before, ObjectId after, List<Edit> edits) {}
 
-  /** The last so many commits; empty where the repository cannot be read. */
-  public History read(int most) {
+  /**
+   * The last so many commits; empty where the repository cannot be read.
+   *
+   * @param read counts those that were read
+   */
+  public History read(int most, AtomicInteger read) {
     Map<RevCommit, List<Change>> changes = new LinkedHashMap<>();
     boolean cut = false;
     try (RevWalk walk = new RevWalk(repository);
@@ -94,7 +99,7 @@ public final class GitHistory implements AutoCloseable {
       walk.markStart(walk.parseCommit(repository.resolve("HEAD")));
       Map<String, String> today = new HashMap<>();
       for (RevCommit commit : walk) {
-        if (most-- <= 0) {
+        if (read.getAndIncrement() >= most) {
           break;
         }
         if (commit.getParentCount() == 1) {

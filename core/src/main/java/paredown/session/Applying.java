@@ -40,7 +40,7 @@ final class Applying {
     requireApplicable(preview, options);
     try (Lock lock = Lock.take(project.root())) {
       requireNothingOpen();
-      ProjectTests tests = new ProjectTests(project);
+      ProjectTests tests = new ProjectTests(project, progress);
       TestRun before = baseline(tests);
       requireTests(before, options);
       OpenStep open = new OpenStep(journal);
@@ -115,7 +115,7 @@ final class Applying {
           "The change would not keep every name's meaning; nothing was written.",
           "This is a fault of ours; please report it with the preview.");
     }
-    if (!new ProjectTests(project).canRun()) {
+    if (!new ProjectTests(project, progress).canRun()) {
       throw Refused.advising(
           RefusalKind.NO_TEST_COMMAND,
           "Nobody has said how the tests of this project are run.",

@@ -3,6 +3,7 @@ package paredown.session;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import paredown.UnusableRequest;
 import paredown.history.GitHistory;
 import paredown.history.History;
@@ -13,8 +14,12 @@ import paredown.project.Workspace;
 final class ProjectHistory {
   private ProjectHistory() {}
 
-  /** The last so many commits; none where there is no repository, or none are asked for. */
-  static History of(Project project, int most) {
+  /**
+   * The last so many commits; none where there is no repository, or none are asked for.
+   *
+   * @param read counts those that were read
+   */
+  static History of(Project project, int most, AtomicInteger read) {
     if (most == 0) {
       return History.NONE;
     }
@@ -31,9 +36,9 @@ final class ProjectHistory {
           .flatMap(History::read)
           .orElseGet(
               () -> {
-                History read = git.read(most);
-                workspace.cache(name, read.written().getBytes(StandardCharsets.UTF_8));
-                return read;
+                History history = git.read(most, read);
+                workspace.cache(name, history.written().getBytes(StandardCharsets.UTF_8));
+                return history;
               });
     }
   }

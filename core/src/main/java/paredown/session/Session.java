@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -91,12 +92,14 @@ public final class Session {
     }
     progress.doing("reading " + main.size() + " files");
     Limits limits = Limits.of(project.settings());
+    AtomicInteger read = new AtomicInteger();
     CompletableFuture<History> history =
-        CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits));
+        CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits, read));
     try (Program program = Program.of(sources, main)) {
       progress.doing("drawing the facts");
       Facts facts = FactsDrawer.draw(program).beside(this::isInTests);
       progress.doing("looking at the history");
+      progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
       Grounds grounds = Grounds.of(facts, history.join(), limits);
       progress.doing("looking for smells");
       List<Accepted> lived = accepted();
@@ -301,7 +304,7 @@ public final class Session {
   /** Runs all tests once, the way the gate does. */
   public TestRun test() throws InterruptedException {
     progress.doing("running all tests");
-    TestRun run = new ProjectTests(project).run();
+    TestRun run = new ProjectTests(project, progress).run();
     TestBaseline.now(project).write(run);
     return run;
   }

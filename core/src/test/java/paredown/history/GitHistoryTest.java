@@ -58,7 +58,7 @@ class GitHistoryTest {
 
   private History read(Path at, int most) {
     try (GitHistory history = GitHistory.at(at).orElseThrow()) {
-      return history.read(most);
+      return history.read(most, new java.util.concurrent.atomic.AtomicInteger());
     }
   }
 
