@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
+import paredown.UnusableRequest;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Piece;
@@ -47,6 +48,11 @@ final class ExtractClassPlan {
 
   Change change() {
     requireKnownOwner();
+    if (!leaving.holdsObject() && arguments.wishes().passIn().isPresent()) {
+      throw new UnusableRequest(
+          "All that leaves " + owner.writtenName() + " is static: there is no object to pass in.",
+          "Leave --pass-in out.");
+    }
     FieldChecks checks = new FieldChecks(leaving, overruled);
     checks.require();
     MethodChecks methodChecks = new MethodChecks(leaving);

@@ -9,6 +9,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
@@ -150,6 +152,34 @@ class ExtractClassTest {
         refused.getMessage().contains("limit (1 other use) and name() (no other use)"),
         refused.getMessage());
     assertEquals(List.of("src/Hold.java:7"), refused.places());
+  }
+
+  @Test
+  void passesNoObjectInWhereAllIsStatic() {
+    Sources sources =
+        new Fixture(folder).with("src/A.java", "class A { static int a; int b; }\n").sources();
+    ExtractClass.Wishes wishes =
+        new ExtractClass.Wishes(
+            Optional.empty(),
+            Set.of(),
+            false,
+            Optional.empty(),
+            Optional.of(ExtractClass.PassIn.SETTER));
+    ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part", wishes);
+    UnusableRequest unusable =
+        assertThrows(
+            UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+    assertTrue(unusable.getMessage().contains("no object to pass in"), unusable.getMessage());
+  }
+
+  @Test
+  void asksForSomethingThatLeaves() {
+    Sources sources = new Fixture(folder).with("src/A.java", "class A { int b; }\n").sources();
+    ExtractClass operation = new ExtractClass("A", List.of(), List.of(), "Part");
+    UnusableRequest unusable =
+        assertThrows(
+            UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+    assertEquals("Say --fields, --methods or both.", unusable.advice());
   }
 
   @Test
