@@ -307,6 +307,32 @@ class ApplyTest {
   }
 
   @Test
+  void extractsWithinTheClassUnderTheNamesThatWereChosen() throws IOException {
+    String[] extract =
+        ("extract class Sailing --fields taken --methods take --name Places"
+                + " --delegate none --nested --held-as seats --pass-in setter")
+            .split(" ");
+    Ran preview = Ran.pare(folder, extract).exits(0);
+    assertTrue(preview.out().contains("the method Sailing#take() goes"), preview.out());
+    assertTrue(preview.out().contains("Next: pare " + String.join(" ", extract)), preview.out());
+    Ran.pare(folder, (String.join(" ", extract) + " --apply").split(" ")).exits(0);
+    String sailing = ferry.sources().get("src/ferry/Sailing.java");
+    assertTrue(sailing.contains("private Places seats = new Places();"), sailing);
+    assertTrue(sailing.contains("void seats(Places seats) {"), sailing);
+    assertTrue(sailing.contains("  static final class Places {"), sailing);
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(Ferry.SAILING, ferry.sources().get("src/ferry/Sailing.java"));
+  }
+
+  @Test
+  void saysWhatCanBeOverruled() {
+    String extract = "extract class Sailing --fields taken --name Places --accept serialised";
+    Ran ran = Ran.pare(folder, extract.split(" ")).exits(2);
+    assertTrue(ran.err().contains("--accept serialised is not something"), ran.err());
+    assertTrue(ran.err().contains("Did you mean serialized?"), ran.err());
+  }
+
+  @Test
   void asksForAnotherRemedyWhereNoneIsMeant() throws IOException {
     ferry.with("src/ferry/Berth.java", BERTH);
     String id = Ran.pare(folder, "survey", "--format", "json").json().at("/findings/0/id").asText();
