@@ -123,7 +123,8 @@ final class NewClassText {
         members.fields().isEmpty()
             ? members.methods().stream().map(method -> method.name() + "()").distinct().toList()
             : members.fields().stream().map(OwnerClass.Field::name).toList();
-    Written.Text text = Written.text(outer + "/** The " + Listed.of(names) + " of a ");
+    String of = members.leaving().holdsObject() ? " of a " : " of ";
+    Written.Text text = Written.text(outer + "/** The " + Listed.of(names) + of);
     if (isHidden(owner.element())) {
       text.text("{@code " + owner.simpleName());
     } else {
