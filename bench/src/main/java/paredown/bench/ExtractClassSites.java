@@ -21,8 +21,9 @@ import paredown.remedy.MovableMethods;
 /**
  * For every class of a library that has two fields of its own, sets of one to three of them drawn
  * by lot, and the set that each method uses, alone, and twice more with the methods that use
- * nothing else: with delegates and without. And the first static methods of every class, with the
- * static fields that they use.
+ * nothing else: with delegates and without; and with all methods that use them, which receive their
+ * old object where they need it. And the first static methods of every class, with the static
+ * fields that they use.
  */
 final class ExtractClassSites implements Sites {
   private static final int SETS = 24;
@@ -89,6 +90,30 @@ final class ExtractClassSites implements Sites {
       methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
       sites.add(site("with methods", type, fields, methods, true, elsewhere));
       sites.add(site("without delegates", type, fields, methods, false, elsewhere));
+    }
+    addReceiving(type, fields, callers, sites);
+  }
+
+  /** All methods that use one of the fields, those that need their old object among them. */
+  private static void addReceiving(
+      TypeFact type, List<String> fields, Callers callers, List<Site> sites) {
+    List<String> methods =
+        type.methods().stream()
+            .filter(method -> !method.isConstructor() && !method.isStatic() && !method.isAbstract())
+            .filter(method -> method.fieldsOf(type.name()).stream().anyMatch(fields::contains))
+            .map(MethodFact::signature)
+            .toList();
+    if (!methods.isEmpty()) {
+      Set<String> elsewhere = new TreeSet<>();
+      methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
+      ExtractClass.Wishes wishes =
+          new ExtractClass.Wishes(
+              Optional.empty(), Set.of(), false, Optional.empty(), true, Optional.empty());
+      sites.add(
+          new Site(
+              "with owner",
+              new ExtractClass(type.name(), fields, methods, NAME, wishes),
+              Set.copyOf(elsewhere)));
     }
   }
 

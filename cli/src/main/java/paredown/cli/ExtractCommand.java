@@ -56,6 +56,11 @@ final class ExtractCommand extends PareCommand {
       setter
     }
 
+    /** What methods receive of their old object. */
+    enum Pass {
+      owner
+    }
+
     @Parameters(paramLabel = "TYPE", description = "The class, as short as one meaning is left.")
     private String type;
 
@@ -96,6 +101,12 @@ final class ExtractCommand extends PareCommand {
         description = "A way for another object to come into that field.")
     private PassIn passIn;
 
+    @Option(
+        names = "--pass",
+        paramLabel = "owner",
+        description = "Give methods that need what stays their whole old object.")
+    private Pass pass;
+
     @Mixin private Delegates delegates = new Delegates();
 
     @Option(
@@ -123,6 +134,7 @@ final class ExtractCommand extends PareCommand {
                   Accepted.of(accepted, ExtractClass.acceptable()),
                   nested,
                   Optional.ofNullable(heldAs),
+                  pass == Pass.owner,
                   Optional.ofNullable(passIn)
                       .map(way -> ExtractClass.PassIn.valueOf(way.name().toUpperCase())))));
     }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import paredown.edit.Replacement;
@@ -27,6 +28,7 @@ final class CarriedCode {
   private final Leaving leaving;
   private final Map<Element, String> moved;
   private final NewClass type;
+  private final Set<OwnerClass.Method> receiving;
   private final Sight sight;
   private final List<Replacement> edits = new ArrayList<>();
   private final Widening widening;
@@ -34,8 +36,14 @@ final class CarriedCode {
   private final Set<TypeElement> nestedTypes = new LinkedHashSet<>();
   private final Set<TypeParameterElement> variables = new LinkedHashSet<>();
 
-  /** Looks at what leaves for a class. */
-  CarriedCode(Leaving leaving, NewClass type) {
+  /**
+   * Looks at what leaves for a class.
+   *
+   * @param receiving the methods that receive their old object, as far as is known; null where none
+   *     is to
+   */
+  CarriedCode(Leaving leaving, NewClass type, Set<OwnerClass.Method> receiving) {
+    this.receiving = receiving;
     this.owner = leaving.owner();
     this.leaving = leaving;
     this.moved = leaving.keys();
@@ -116,9 +124,29 @@ final class CarriedCode {
     }
   }
 
+  /** Whether a method needs its old object for what stays there. */
+  boolean needsOwner(OwnerClass.Method method) {
+    CarriedCodeScan scan = scan(method);
+    scan.leavingDelegate();
+    if (Fluent.is(owner, method)) {
+      scan.leavingFluentDelegate();
+    }
+    scan.scan(method.path(), null);
+    return scan.asksOwner();
+  }
+
+  private CarriedCodeScan scan(OwnerClass.Method method) {
+    CarriedCodeScan scan = new CarriedCodeScan(this, leaving, type, OwnerClass.signature(method));
+    if (receiving != null && !method.is(Modifier.STATIC)) {
+      Set<Element> elements = Receivers.elements(receiving);
+      scan.passing(new OwnerPassing(owner.trees(), type, owner.freeName(method), elements));
+    }
+    return scan;
+  }
+
   /** Looks through a method; its Javadoc comment comes along only where no delegate keeps it. */
   void carry(OwnerClass.Method method, boolean withDocs) {
-    CarriedCodeScan scan = new CarriedCodeScan(this, leaving, type, OwnerClass.signature(method));
+    CarriedCodeScan scan = scan(method);
     if (!withDocs) {
       scan.leavingDelegate();
     }
@@ -128,6 +156,11 @@ final class CarriedCode {
     }
     scan.scan(method.path(), null);
     scan.requireNoNeeds(method);
+    if (scan.asksOwner()) {
+      widening.open(
+          owner.element(), sight, OwnerClass.signature(method), owner.trees().place(method.tree()));
+      scan.allVariables();
+    }
     if (withDocs) {
       docs(method.path());
     }

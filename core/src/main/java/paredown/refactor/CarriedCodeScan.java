@@ -5,10 +5,12 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.TypeParameterTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.LinkedHashMap;
@@ -38,6 +40,8 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   private final String subject;
   private final Set<Element> own = new LinkedHashSet<>();
   private final Map<Element, Tree> needs = new LinkedHashMap<>();
+  private OwnerPassing passing;
+  private boolean asksOwner;
   private boolean fluent;
   private boolean delegates;
 
@@ -63,6 +67,26 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   /** The method gives its own object, which its delegate goes on doing. */
   void leavingFluentDelegate() {
     fluent = true;
+  }
+
+  /** The method may ask its old object for what stays. */
+  void passing(OwnerPassing way) {
+    passing = way;
+  }
+
+  /** Whether it does. */
+  boolean asksOwner() {
+    return asksOwner;
+  }
+
+  /** Notes all type variables of the owner, which stand in the type of its object. */
+  void allVariables() {
+    for (TypeParameterTree tree : owner.tree().getTypeParameters()) {
+      TreePath path = new TreePath(owner.path(), tree);
+      if (carried.needs((TypeParameterElement) owner.trees().element(path))) {
+        scan(path, null);
+      }
+    }
   }
 
   private Refused refused(RefusalKind kind, Tree tree) {
@@ -114,6 +138,11 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
             && moved.containsKey(owner.trees().element(getCurrentPath().getParentPath()));
     if (!movedMember) {
       Element asked = owner.trees().element(getCurrentPath().getParentPath());
+      if (passing != null && tree.getName().contentEquals("this")) {
+        asksOwner = true;
+        carried.add(passing.self(tree));
+        return;
+      }
       if (!member || asked == null) {
         throw refused(RefusalKind.THIS_ESCAPES, tree);
       }
@@ -207,9 +236,35 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     }
   }
 
+  /** What stays is asked of the old object where the method receives it, and else is needed. */
+  private void asked(IdentifierTree tree, Element element) {
+    if (passing == null) {
+      needs.putIfAbsent(element, tree);
+      return;
+    }
+    requireVisible(element, tree);
+    asksOwner = true;
+    carried.add(passing.member(tree, element));
+  }
+
+  /** Another method that receives the old object gets it along. */
+  private void along(TreePath select, Element element) {
+    if (passing == null || !passing.receiving().contains(element)) {
+      return;
+    }
+    if (!(select.getParentPath().getLeaf() instanceof MethodInvocationTree call)
+        || call.getMethodSelect() != select.getLeaf()) {
+      throw refused(RefusalKind.NEEDS_OWNER, select.getLeaf());
+    }
+    asksOwner = true;
+    carried.add(passing.name(owner.trees().nameOffset(select.getLeaf()), element));
+    carried.add(passing.argument(select.getParentPath()));
+  }
+
   private void member(IdentifierTree tree, Element element) {
     if (moved.containsKey(element)) {
       requireNotFluent(tree, element);
+      along(getCurrentPath(), element);
     }
     if (moved.containsKey(element) || isWithin(element)) {
       return;
@@ -217,7 +272,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     TypeElement declaring = (TypeElement) element.getEnclosingElement();
     if (!element.getModifiers().contains(Modifier.STATIC)) {
       if (!inheritedWithin(declaring)) {
-        needs.putIfAbsent(element, tree);
+        asked(tree, element);
       }
       return;
     }
@@ -308,6 +363,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
           throw refused(RefusalKind.NEEDS_OWNER, tree);
         }
         requireNotFluent(tree, element);
+        along(getCurrentPath(), element);
       } else if (!isWithin(element)) {
         requireVisible(element, tree);
       }

@@ -45,6 +45,7 @@ public record ExtractClass(
    * @param nested whether the new class is put within the old, rather than beside it
    * @param heldAs the name of the field that holds the new object; empty where it is told by the
    *     class's name
+   * @param owner whether methods that need what stays receive their old object
    * @param passIn how another object comes into that field; empty where none does
    */
   public record Wishes(
@@ -52,12 +53,13 @@ public record ExtractClass(
       Set<RefusalKind> accepted,
       boolean nested,
       Optional<String> heldAs,
+      boolean owner,
       Optional<PassIn> passIn) {
     public static final Wishes NONE = of(Optional.empty(), Set.of());
 
     /** Wishes for a class beside the old, in a field that is named after it. */
     public static Wishes of(Optional<Boolean> delegate, Set<RefusalKind> accepted) {
-      return new Wishes(delegate, accepted, false, Optional.empty(), Optional.empty());
+      return new Wishes(delegate, accepted, false, Optional.empty(), false, Optional.empty());
     }
 
     public Wishes {
@@ -112,6 +114,7 @@ public record ExtractClass(
         .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
     command.append(wishes.nested() ? " --nested" : "");
     wishes.heldAs().ifPresent(field -> command.append(" --held-as ").append(field));
+    command.append(wishes.owner() ? " --pass owner" : "");
     wishes
         .passIn()
         .ifPresent(way -> command.append(" --pass-in ").append(way.name().toLowerCase()));

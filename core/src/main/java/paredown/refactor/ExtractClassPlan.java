@@ -71,13 +71,16 @@ final class ExtractClassPlan {
     if (none) {
       methodChecks.requireNoDelegates(delegates);
     }
+    boolean passes = arguments.wishes().owner();
+    Set<OwnerClass.Method> receiving = passes ? Receivers.of(leaving, type) : Set.of();
+    delegates.addAll(receiving);
     methodChecks.requireCallersNear(delegates);
     OutsideNames.requireNone(owner, namesWithout(delegates), overruled);
     List<MemberUse> asking = asking(delegates);
     statics.requireNoLaterStart(asking);
     statics.requireNoStaticImport(asking);
 
-    CarriedCode carried = new CarriedCode(leaving, type);
+    CarriedCode carried = new CarriedCode(leaving, type, passes ? receiving : null);
     List<FieldDeclaration> declarations = FieldDeclaration.of(owner, leaving.fields());
     declarations.forEach(carried::carry);
     leaving.methods().forEach(method -> carried.carry(method, !delegates.contains(method)));
@@ -88,7 +91,13 @@ final class ExtractClassPlan {
             carried.variables().stream().map(each -> each.getName().toString()).toList());
     ExtractedMembers members =
         new ExtractedMembers(
-            leaving, declarations, delegates, access(construction, holder), construction, holder);
+            leaving,
+            declarations,
+            delegates,
+            receiving,
+            access(construction, holder),
+            construction,
+            holder);
     List<String> notes = new ArrayList<>(overruled.notes());
     Companions.note(leaving, type).ifPresent(notes::add);
     if (leaving.holdsObject()) {

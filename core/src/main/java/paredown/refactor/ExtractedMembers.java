@@ -9,12 +9,14 @@ import paredown.program.Symbols;
  * What goes into a new class, and how it is reached from outside.
  *
  * @param delegates the methods that leave a forwarding method behind
+ * @param receiving the methods that receive their old object, delegates all
  * @param access by the fields' keys
  */
 record ExtractedMembers(
     Leaving leaving,
     List<FieldDeclaration> declarations,
     Set<OwnerClass.Method> delegates,
+    Set<OwnerClass.Method> receiving,
     Map<String, FieldAccess> access,
     Construction construction,
     Holder holder) {
@@ -29,8 +31,7 @@ record ExtractedMembers(
 
   /** The key of a method in its new class. */
   String newKey(OwnerClass.Method method) {
-    String key = method.key();
-    return "method " + holder.type().binaryName() + key.substring(key.indexOf('#'));
+    return holder.type().methodKey(method.key(), receiving.contains(method));
   }
 
   String newKey(OwnerClass.Field field) {

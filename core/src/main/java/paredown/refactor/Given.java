@@ -58,7 +58,7 @@ final class Given {
     if (ownerReason.isPresent()) {
       values.clear();
     }
-    this.ownerName = route.freeOwnerName();
+    this.ownerName = owner.freeName(method);
   }
 
   List<Value> values() {

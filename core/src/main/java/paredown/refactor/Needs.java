@@ -26,8 +26,9 @@ record Needs(OwnerClass owner, OwnerClass.Method method, List<Element> members) 
     return Refused.of(
             RefusalKind.NEEDS_OWNER, OwnerClass.signature(method), Listed.of(costs), place)
         .with(
-            "Take them along, or leave it; once the class is there, pare move method can take it,"
-                + " too.");
+            "Take them along, leave it, or say --pass owner to give it the whole %s; pare move method"
+                    .formatted(owner.simpleName())
+                + " can take it later with just the values.");
   }
 
   private static String word(Element member) {

@@ -21,6 +21,20 @@ record NewClass(OwnerClass owner, String name, boolean nested) {
     return Symbols.typeKey(binaryName());
   }
 
+  /**
+   * The key that a method of the old class has here.
+   *
+   * @param receiving whether it receives its old object
+   */
+  String methodKey(String old, boolean receiving) {
+    String signature = old.substring(old.indexOf('#'));
+    if (receiving) {
+      String type = owner.program().types().erasure(owner.element().asType()).toString();
+      signature = signature.replace("(", "(" + type + (signature.endsWith("()") ? "" : ","));
+    }
+    return "method " + binaryName() + signature;
+  }
+
   /** Whether code of a file can name it by its simple name. */
   boolean isPlainIn(String file) {
     return !nested || file.equals(owner.trees().path());

@@ -292,6 +292,28 @@ final class NewClassText {
             .done());
   }
 
+  /** The old object is the first parameter of a method that needs it. */
+  private Replacement ownerParameter(OwnerClass.Method method) {
+    int bracket = -1;
+    int name = owner.trees().names().of(method.tree());
+    for (int i = source.tokenAt(name); bracket < 0; i++) {
+      var token = source.tokens().get(i);
+      bracket = source.text().charAt(token.start()) == '(' ? token.end() : -1;
+    }
+    Written.Text text = Written.text("");
+    TypeNames.spell(
+        text, owner.element(), owner.writtenName(), owner.program().symbols()::key, null);
+    String separator = "<";
+    for (TypeParameterTree tree : owner.tree().getTypeParameters()) {
+      String variable = tree.getName().toString();
+      text.text(separator).name(variable, Symbols.variableKey(variable, holder.type().key()));
+      separator = ", ";
+    }
+    text.text(separator.equals("<") ? " " : "> ").text(owner.freeName(method));
+    text.text(method.tree().getParameters().isEmpty() ? "" : ", ");
+    return Replacement.of(bracket, bracket, text.done());
+  }
+
   private void method(OwnerClass.Method method) {
     boolean delegate = members.delegates().contains(method);
     MemberRange range = method.range();
@@ -300,6 +322,9 @@ final class NewClassText {
     List<Replacement> inside = new ArrayList<>(within(start, stop));
     if (method.is(Modifier.PRIVATE) && members.isCalledFromOutside(method)) {
       Modifiers.remove(source, range, "private").ifPresent(inside::add);
+    }
+    if (members.receiving().contains(method)) {
+      inside.add(ownerParameter(method));
     }
     if (delegate) {
       Modifiers.remove(source, range, "synchronized").ifPresent(inside::add);

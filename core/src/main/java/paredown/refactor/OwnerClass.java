@@ -13,8 +13,10 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -28,7 +30,9 @@ import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.Unit;
 import paredown.project.Nearest;
+import paredown.text.Lexer;
 import paredown.text.SourceText;
+import paredown.text.Token;
 
 /**
  * The owner is a type that members are taken from or given to, with its members in the order of the
@@ -223,6 +227,25 @@ final class OwnerClass {
 
   List<Initialiser> initialisers() {
     return initialisers;
+  }
+
+  /** A name for a parameter that holds the old object, which the code does not know. */
+  String freeName(Method method) {
+    Set<String> words = new LinkedHashSet<>();
+    for (Token token : source().tokens()) {
+      if (token.isIdentifier()
+          && token.start() >= method.range().declaration()
+          && token.end() <= method.range().declarationEnd()) {
+        words.add(source().slice(token.start(), token.end()));
+      }
+    }
+    String plain = Words.decapitalised(simpleName());
+    for (String candidate : List.of(plain, "its" + simpleName(), plain + "Before")) {
+      if (!words.contains(candidate) && !Lexer.isKeyword(candidate)) {
+        return candidate;
+      }
+    }
+    return plain + "OfOld";
   }
 
   /** Where the declarations of its fields begin, and then those of its methods. */

@@ -183,6 +183,10 @@ final class OwnerEdits {
     }
     text.text(".").name(method.name(), members.newKey(method)).text("(");
     String separator = "";
+    if (members.receiving().contains(method)) {
+      text.name("this", "this of " + owner.binaryName());
+      separator = ", ";
+    }
     for (var parameter : method.tree().getParameters()) {
       text.text(separator).local(parameter.getName().toString());
       separator = ", ";

@@ -164,6 +164,7 @@ class ExtractClassTest {
             Set.of(),
             false,
             Optional.empty(),
+            false,
             Optional.of(ExtractClass.PassIn.SETTER));
     ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part", wishes);
     UnusableRequest unusable =

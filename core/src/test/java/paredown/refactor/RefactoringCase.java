@@ -92,6 +92,7 @@ record RefactoringCase(
               accepted(),
               operation.contains("--nested"),
               optional("--held-as"),
+              option("--pass").equals("owner"),
               optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
     }
     String[] member = operation.get(2).split("#");
