@@ -196,7 +196,10 @@ final class CarriedCode {
     if (element == null) {
       return;
     }
-    boolean goes = moved.containsKey(element);
+    // What receives its old object has another signature here; its delegate is meant.
+    boolean receives =
+        receiving != null && receiving.stream().anyMatch(each -> each.element().equals(element));
+    boolean goes = moved.containsKey(element) && !receives;
     String key = owner.program().symbols().key(element);
     if (signature.startsWith("#") && !goes) {
       edits.add(
