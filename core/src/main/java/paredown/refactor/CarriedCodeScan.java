@@ -265,6 +265,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     if (moved.containsKey(element)) {
       requireNotFluent(tree, element);
       along(getCurrentPath(), element);
+      meansNew(owner.trees().start(tree), element);
     }
     if (moved.containsKey(element) || isWithin(element)) {
       return;
@@ -356,6 +357,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
               && self.getName().contentEquals("this");
       if (moved.containsKey(element) && isNamed(tree.getExpression(), element)) {
         carried.add(newName(tree.getExpression()));
+        meansNew(owner.trees().nameOffset(tree), element);
         return null;
       }
       if (moved.containsKey(element)) {
@@ -377,6 +379,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     if (element != null && !isWithin(element)) {
       if (moved.containsKey(element) && isNamed(tree.getQualifierExpression(), element)) {
         carried.add(newName(tree.getQualifierExpression()));
+        meansNew(owner.trees().end(tree) - tree.getName().length(), element);
         return null;
       }
       if (moved.containsKey(element)) {
@@ -391,6 +394,17 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   private boolean isNamed(Tree qualifier, Element member) {
     return member.getModifiers().contains(Modifier.STATIC)
         && owner.trees().element(new TreePath(getCurrentPath(), qualifier)) instanceof TypeElement;
+  }
+
+  /** A static method means itself in the new class, though a delegate of it may stay. */
+  private void meansNew(int offset, Element element) {
+    if (element.getKind() == ElementKind.METHOD
+        && element.getModifiers().contains(Modifier.STATIC)) {
+      String word = element.getSimpleName().toString();
+      String key = type.methodKey(owner.program().symbols().key(element), false);
+      Written name = Written.text("").name(word, key, Rewriting.name(owner.trees(), offset)).done();
+      carried.add(Replacement.of(offset, offset + word.length(), name));
+    }
   }
 
   private Replacement newName(Tree qualifier) {
