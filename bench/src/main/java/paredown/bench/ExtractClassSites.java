@@ -32,115 +32,119 @@ final class ExtractClassSites implements Sites {
 
   @Override
   public List<Site> in(Facts facts, Predicate<String> isMain, Random random) {
-    Callers callers = new Callers(facts);
-    List<Site> sites = new ArrayList<>();
-    for (TypeFact type : facts.types()) {
-      boolean divisible =
-          type.kind() == TypeFact.Kind.CLASS
-              && isMain.test(type.range().file())
-              && type.instanceFields().size() >= 2;
-      if (divisible) {
-        sets(type, random).forEach(fields -> add(type, fields, callers, sites));
+    Enumeration enumeration = new Enumeration(new Callers(facts), random, new ArrayList<>());
+    facts.types().stream()
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS && isMain.test(type.range().file()))
+        .forEach(enumeration::add);
+    return enumeration.sites();
+  }
+
+  /** The sites of some types, found one after the other. */
+  private record Enumeration(Callers callers, Random random, List<Site> sites) {
+
+    void add(TypeFact type) {
+      if (type.instanceFields().size() >= 2) {
+        sets(type).forEach(fields -> add(type, fields));
       }
-      if (type.kind() == TypeFact.Kind.CLASS && isMain.test(type.range().file())) {
-        type.methods().stream()
-            .filter(MethodFact::isStatic)
-            .limit(STATICS)
-            .forEach(method -> addStatic(type, method, callers, random.nextBoolean(), sites));
+      type.methods().stream()
+          .filter(MethodFact::isStatic)
+          .limit(STATICS)
+          .forEach(method -> addStatic(type, method));
+    }
+
+    private Set<List<String>> sets(TypeFact type) {
+      List<String> all =
+          new ArrayList<>(type.instanceFields().stream().map(FieldFact::name).toList());
+      Set<List<String>> sets = new HashSet<>();
+      for (int i = 0; i < Math.min(SETS, 3 * all.size()); i++) {
+        Collections.shuffle(all, random);
+        int size = 1 + random.nextInt(Math.min(3, all.size() - 1));
+        sets.add(List.copyOf(new TreeSet<>(all.subList(0, size))));
       }
-    }
-    return sites;
-  }
-
-  private static Set<List<String>> sets(TypeFact type, Random random) {
-    List<String> all =
-        new ArrayList<>(type.instanceFields().stream().map(FieldFact::name).toList());
-    Set<List<String>> sets = new HashSet<>();
-    for (int i = 0; i < Math.min(SETS, 3 * all.size()); i++) {
-      Collections.shuffle(all, random);
-      int size = 1 + random.nextInt(Math.min(3, all.size() - 1));
-      sets.add(List.copyOf(new TreeSet<>(all.subList(0, size))));
-    }
-    for (MethodFact method : type.methods()) {
-      Set<String> fields = new TreeSet<>(method.fieldsOf(type.name()));
-      fields.retainAll(all);
-      if (!method.isStatic() && !method.isConstructor() && isPart(fields, all)) {
-        sets.add(List.copyOf(fields));
+      for (MethodFact method : type.methods()) {
+        Set<String> fields = new TreeSet<>(method.fieldsOf(type.name()));
+        fields.retainAll(all);
+        if (!method.isStatic() && !method.isConstructor() && isPart(fields, all)) {
+          sets.add(List.copyOf(fields));
+        }
       }
+      return new java.util.LinkedHashSet<>(
+          sets.stream().sorted((a, b) -> a.toString().compareTo(b.toString())).toList());
     }
-    return new java.util.LinkedHashSet<>(
-        sets.stream().sorted((a, b) -> a.toString().compareTo(b.toString())).toList());
-  }
 
-  private static boolean isPart(Set<String> fields, List<String> all) {
-    return !fields.isEmpty() && fields.size() <= 5 && fields.size() < all.size();
-  }
-
-  private static void add(TypeFact type, List<String> fields, Callers callers, List<Site> sites) {
-    List<String> methods =
-        MovableMethods.of(type, new HashSet<>(fields)).stream().map(MethodFact::signature).toList();
-    Set<String> elsewhere = new TreeSet<>();
-    fields.forEach(field -> elsewhere.addAll(callers.of(type, field)));
-    sites.add(
-        new Site(
-            "fields",
-            new ExtractClass(type.name(), fields, List.of(), NAME),
-            Set.copyOf(elsewhere)));
-    if (!methods.isEmpty()) {
-      methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
-      sites.add(site("with methods", type, fields, methods, true, elsewhere));
-      sites.add(site("without delegates", type, fields, methods, false, elsewhere));
+    private static boolean isPart(Set<String> fields, List<String> all) {
+      return !fields.isEmpty() && fields.size() <= 5 && fields.size() < all.size();
     }
-    addReceiving(type, fields, callers, sites);
-  }
 
-  /** All methods that use one of the fields, those that need their old object among them. */
-  private static void addReceiving(
-      TypeFact type, List<String> fields, Callers callers, List<Site> sites) {
-    List<String> methods =
-        type.methods().stream()
-            .filter(method -> !method.isConstructor() && !method.isStatic() && !method.isAbstract())
-            .filter(method -> method.fieldsOf(type.name()).stream().anyMatch(fields::contains))
-            .map(MethodFact::signature)
-            .toList();
-    if (!methods.isEmpty()) {
+    private void add(TypeFact type, List<String> fields) {
+      List<String> methods =
+          MovableMethods.of(type, new HashSet<>(fields)).stream()
+              .map(MethodFact::signature)
+              .toList();
       Set<String> elsewhere = new TreeSet<>();
-      methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
-      ExtractClass.Wishes wishes =
-          new ExtractClass.Wishes(
-              Optional.empty(), Set.of(), false, Optional.empty(), true, Optional.empty());
+      fields.forEach(field -> elsewhere.addAll(callers.of(type, field)));
       sites.add(
           new Site(
-              "with owner",
-              new ExtractClass(type.name(), fields, methods, NAME, wishes),
+              "fields",
+              new ExtractClass(type.name(), fields, List.of(), NAME),
               Set.copyOf(elsewhere)));
+      if (!methods.isEmpty()) {
+        methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
+        sites.add(site("with methods", type, fields, methods, true, elsewhere));
+        sites.add(site("without delegates", type, fields, methods, false, elsewhere));
+      }
+      addReceiving(type, fields);
     }
-  }
 
-  /** A static method with the static fields that it uses. */
-  private static void addStatic(
-      TypeFact type, MethodFact method, Callers callers, boolean delegate, List<Site> sites) {
-    Set<String> used = method.fieldsOf(type.name());
-    List<String> fields =
-        type.fields().stream()
-            .filter(field -> field.isStatic() && used.contains(field.name()))
-            .map(FieldFact::name)
-            .toList();
-    Set<String> elsewhere = new TreeSet<>(callers.of(type, method.signature()));
-    fields.forEach(field -> elsewhere.addAll(callers.of(type, field)));
-    sites.add(site("static parts", type, fields, List.of(method.signature()), delegate, elsewhere));
-  }
+    /** All methods that use one of the fields, those that need their old object among them. */
+    private void addReceiving(TypeFact type, List<String> fields) {
+      List<String> methods =
+          type.methods().stream()
+              .filter(
+                  method -> !method.isConstructor() && !method.isStatic() && !method.isAbstract())
+              .filter(method -> method.fieldsOf(type.name()).stream().anyMatch(fields::contains))
+              .map(MethodFact::signature)
+              .toList();
+      if (!methods.isEmpty()) {
+        Set<String> elsewhere = new TreeSet<>();
+        methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
+        ExtractClass.Wishes wishes =
+            new ExtractClass.Wishes(
+                Optional.empty(), Set.of(), false, Optional.empty(), true, Optional.empty());
+        sites.add(
+            new Site(
+                "with owner",
+                new ExtractClass(type.name(), fields, methods, NAME, wishes),
+                Set.copyOf(elsewhere)));
+      }
+    }
 
-  private static Site site(
-      String kind,
-      TypeFact type,
-      List<String> fields,
-      List<String> methods,
-      boolean delegate,
-      Set<String> callers) {
-    ExtractClass.Wishes wishes = ExtractClass.Wishes.of(Optional.of(delegate), Set.of());
-    return new Site(
-        kind, new ExtractClass(type.name(), fields, methods, NAME, wishes), Set.copyOf(callers));
+    /** A static method with the static fields that it uses. */
+    private void addStatic(TypeFact type, MethodFact method) {
+      boolean delegate = random.nextBoolean();
+      Set<String> used = method.fieldsOf(type.name());
+      List<String> fields =
+          type.fields().stream()
+              .filter(field -> field.isStatic() && used.contains(field.name()))
+              .map(FieldFact::name)
+              .toList();
+      Set<String> elsewhere = new TreeSet<>(callers.of(type, method.signature()));
+      fields.forEach(field -> elsewhere.addAll(callers.of(type, field)));
+      sites.add(
+          site("static parts", type, fields, List.of(method.signature()), delegate, elsewhere));
+    }
+
+    private static Site site(
+        String kind,
+        TypeFact type,
+        List<String> fields,
+        List<String> methods,
+        boolean delegate,
+        Set<String> callers) {
+      ExtractClass.Wishes wishes = ExtractClass.Wishes.of(Optional.of(delegate), Set.of());
+      return new Site(
+          kind, new ExtractClass(type.name(), fields, methods, NAME, wishes), Set.copyOf(callers));
+    }
   }
 
   /** A method that cannot come along is left where it is. */
