@@ -18,7 +18,6 @@ import paredown.edit.Self;
 import paredown.edit.Written;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /** The text of a method in its new place. */
 final class MovedText {
@@ -189,7 +188,7 @@ final class MovedText {
     if (moving.through() instanceof Through.Parameter parameter) {
       removeParameter(all, parameter.index());
     }
-    int bracket = openingBracket();
+    int bracket = owner.trees().behindBracket(owner.trees().names().of(method.tree()));
     if (moving.given().isOwner()) {
       Written.Text text = Written.text("");
       names.write(text, owner.element().asType(), scope());
@@ -222,15 +221,5 @@ final class MovedText {
     inside.add(
         Rewriting.of(
             owner.trees(), item.start(), item.end(), "the parameter is the object itself now"));
-  }
-
-  private int openingBracket() {
-    int name = owner.trees().names().of(method.tree());
-    for (int i = source.tokenAt(name); ; i++) {
-      Token token = source.tokens().get(i);
-      if (token.kind() != TokenKind.LITERAL && source.text().charAt(token.start()) == '(') {
-        return token.end();
-      }
-    }
   }
 }

@@ -294,12 +294,7 @@ final class NewClassText {
 
   /** The old object is the first parameter of a method that needs it. */
   private Replacement ownerParameter(OwnerClass.Method method) {
-    int bracket = -1;
-    int name = owner.trees().names().of(method.tree());
-    for (int i = source.tokenAt(name); bracket < 0; i++) {
-      var token = source.tokens().get(i);
-      bracket = source.text().charAt(token.start()) == '(' ? token.end() : -1;
-    }
+    int bracket = owner.trees().behindBracket(owner.trees().names().of(method.tree()));
     Written.Text text = Written.text("");
     TypeNames.spell(
         text, owner.element(), owner.writtenName(), owner.program().symbols()::key, null);

@@ -220,16 +220,8 @@ final class OwnerEdits {
       if (each == last) {
         own.add(new Replacement(start, end, making(build, each, own), dropped(each)));
       } else {
-        boolean line =
-            source.startsLine(start)
-                && source.endsLine(end)
-                && source.line(start) == source.line(end - 1);
-        own.add(
-            new Replacement(
-                line ? source.lineStart(start) : start,
-                line ? source.nextLine(end - 1) : end,
-                List.of(),
-                dropped(each)));
+        int[] whole = owner.trees().withLine(each.statement());
+        own.add(new Replacement(whole[0], whole[1], List.of(), dropped(each)));
       }
     }
   }

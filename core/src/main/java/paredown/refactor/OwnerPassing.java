@@ -8,8 +8,6 @@ import javax.lang.model.element.Element;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.UseKind;
-import paredown.text.SourceText;
-import paredown.text.Token;
 
 /**
  * How a method that leaves reaches its old object, which it receives as its first parameter.
@@ -65,12 +63,7 @@ record OwnerPassing(UnitTrees trees, NewClass type, String name, Set<Element> re
   /** The first argument of a call of another method that receives it. */
   Replacement argument(TreePath call) {
     MethodInvocationTree tree = (MethodInvocationTree) call.getLeaf();
-    SourceText source = trees.source();
-    int bracket = -1;
-    for (int i = source.tokenAt(trees.end(tree.getMethodSelect())); bracket < 0; i++) {
-      Token token = source.tokens().get(i);
-      bracket = source.text().charAt(token.start()) == '(' ? token.end() : -1;
-    }
+    int bracket = trees.behindBracket(trees.end(tree.getMethodSelect()));
     return Replacement.of(
         bracket,
         bracket,

@@ -136,7 +136,6 @@ final class PassedIn {
   }
 
   private void assignments(List<Replacement> inside) {
-    SourceText source = owner.source();
     Construction.Assigned last = build.assignments().get(build.assignments().size() - 1);
     for (Construction.Assigned each : build.assignments()) {
       int start = owner.trees().start(each.statement());
@@ -153,16 +152,8 @@ final class PassedIn {
                 .done();
         inside.add(Rewriting.of(owner.trees(), start, end, "the object has it", set));
       } else {
-        boolean line =
-            source.startsLine(start)
-                && source.endsLine(end)
-                && source.line(start) == source.line(end - 1);
-        inside.add(
-            Rewriting.of(
-                owner.trees(),
-                line ? source.lineStart(start) : start,
-                line ? source.nextLine(end - 1) : end,
-                "the object has it"));
+        int[] whole = owner.trees().withLine(each.statement());
+        inside.add(Rewriting.of(owner.trees(), whole[0], whole[1], "the object has it"));
       }
     }
   }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
+import paredown.refactor.MemberUses.MemberUse;
 
 /**
  * Tells which methods of a class come to use members that leave it, themselves or through others.
@@ -19,6 +20,7 @@ record Reach(Leaving leaving) {
 
   /** Whether a method, or one that it calls in turn, uses what leaves, or hands its object out. */
   boolean uses(ExecutableElement start) {
+    List<MemberUse> uses = leaving.usesOfFields();
     Deque<ExecutableElement> open = new ArrayDeque<>(List.of(start));
     Set<ExecutableElement> seen = new HashSet<>();
     while (!open.isEmpty()) {
@@ -33,9 +35,7 @@ record Reach(Leaving leaving) {
         }
         continue;
       }
-      boolean here =
-          leaving.usesOfFields().stream()
-              .anyMatch(use -> leaving.owner().holds(method.range(), use));
+      boolean here = uses.stream().anyMatch(use -> leaving.owner().holds(method.range(), use));
       if (here || leaving.methodsOfObject().contains(method)) {
         return true;
       }

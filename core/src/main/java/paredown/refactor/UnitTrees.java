@@ -54,6 +54,28 @@ final class UnitTrees {
     return (int) positions.getEndPosition(unit.tree(), tree);
   }
 
+  /** Behind the first opening bracket at an offset or after it. */
+  int behindBracket(int offset) {
+    int i = source().tokenAt(offset);
+    while (source().text().charAt(source().tokens().get(i).start()) != '(') {
+      i++;
+    }
+    return source().tokens().get(i).end();
+  }
+
+  /** The range of a statement, with its line where it has one for itself. */
+  int[] withLine(Tree statement) {
+    int start = start(statement);
+    int end = end(statement);
+    boolean line =
+        source().startsLine(start)
+            && source().endsLine(end)
+            && source().line(start) == source().line(end - 1);
+    return line
+        ? new int[] {source().lineStart(start), source().nextLine(end - 1)}
+        : new int[] {start, end};
+  }
+
   /** Where the name of an identifier or member select stands. */
   int nameOffset(Tree expression) {
     return expression instanceof MemberSelectTree select
