@@ -31,4 +31,12 @@ public record Module(
     generatedRoots = List.copyOf(generatedRoots);
     classPath = List.copyOf(classPath);
   }
+
+  /**
+   * The Java release whose language its sources are written in: the running JDK's where none is
+   * named.
+   */
+  public int language() {
+    return release == 0 ? Runtime.version().feature() : release;
+  }
 }

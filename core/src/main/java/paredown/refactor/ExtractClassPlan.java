@@ -139,8 +139,7 @@ final class ExtractClassPlan {
 
   private int release() {
     var file = owner.program().sources().file(owner.trees().path()).orElseThrow();
-    int release = file.module().release();
-    return release == 0 ? Runtime.version().feature() : release;
+    return file.module().language();
   }
 
   /** The names of what is not in its old place any more. */

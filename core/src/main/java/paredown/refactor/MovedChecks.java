@@ -134,7 +134,7 @@ final class MovedChecks {
   }
 
   private int release() {
-    return program.sources().file(target.trees().path()).orElseThrow().module().release();
+    return program.sources().file(target.trees().path()).orElseThrow().module().language();
   }
 
   private Refused elsewhere(String why) {
