@@ -21,9 +21,9 @@ import paredown.remedy.MovableMethods;
 /**
  * For every class of a library that has two fields of its own, sets of one to three of them drawn
  * by lot, and the set that each method uses, alone, and twice more with the methods that use
- * nothing else: with delegates and without; and with all methods that use them, which receive their
- * old object where they need it. And the first static methods of every class, with the static
- * fields that they use.
+ * nothing else: with delegates and without; and twice with all methods that use them, which receive
+ * their old object or its values where they need it. And the first static methods of every class,
+ * with the static fields that they use.
  */
 final class ExtractClassSites implements Sites {
   private static final int SETS = 24;
@@ -96,7 +96,7 @@ final class ExtractClassSites implements Sites {
       addReceiving(type, fields);
     }
 
-    /** All methods that use one of the fields, those that need their old object among them. */
+    /** All methods that use one of the fields, those that need something else among them. */
     private void addReceiving(TypeFact type, List<String> fields) {
       List<String> methods =
           type.methods().stream()
@@ -108,14 +108,21 @@ final class ExtractClassSites implements Sites {
       if (!methods.isEmpty()) {
         Set<String> elsewhere = new TreeSet<>();
         methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
-        ExtractClass.Wishes wishes =
-            new ExtractClass.Wishes(
-                Optional.empty(), Set.of(), false, Optional.empty(), true, Optional.empty());
-        sites.add(
-            new Site(
-                "with owner",
-                new ExtractClass(type.name(), fields, methods, NAME, wishes),
-                Set.copyOf(elsewhere)));
+        for (ExtractClass.Pass way : ExtractClass.Pass.values()) {
+          ExtractClass.Wishes wishes =
+              new ExtractClass.Wishes(
+                  Optional.empty(),
+                  Set.of(),
+                  false,
+                  Optional.empty(),
+                  Optional.of(way),
+                  Optional.empty());
+          sites.add(
+              new Site(
+                  "with " + way.name().toLowerCase(),
+                  new ExtractClass(type.name(), fields, methods, NAME, wishes),
+                  Set.copyOf(elsewhere)));
+        }
       }
     }
 

@@ -58,7 +58,8 @@ final class ExtractCommand extends PareCommand {
 
     /** What methods receive of their old object. */
     enum Pass {
-      owner
+      owner,
+      values
     }
 
     @Parameters(paramLabel = "TYPE", description = "The class, as short as one meaning is left.")
@@ -103,8 +104,8 @@ final class ExtractCommand extends PareCommand {
 
     @Option(
         names = "--pass",
-        paramLabel = "owner",
-        description = "Give methods that need what stays their whole old object.")
+        paramLabel = "owner|values",
+        description = "What methods that need what stays receive: their old object, or its values.")
     private Pass pass;
 
     @Mixin private Delegates delegates = new Delegates();
@@ -134,7 +135,8 @@ final class ExtractCommand extends PareCommand {
                   Accepted.of(accepted, ExtractClass.acceptable()),
                   nested,
                   Optional.ofNullable(heldAs),
-                  pass == Pass.owner,
+                  Optional.ofNullable(pass)
+                      .map(way -> ExtractClass.Pass.valueOf(way.name().toUpperCase())),
                   Optional.ofNullable(passIn)
                       .map(way -> ExtractClass.PassIn.valueOf(way.name().toUpperCase())))));
     }

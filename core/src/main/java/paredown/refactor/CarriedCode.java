@@ -28,7 +28,7 @@ final class CarriedCode {
   private final Leaving leaving;
   private final Map<Element, String> moved;
   private final NewClass type;
-  private final Set<OwnerClass.Method> receiving;
+  private final Receiving receiving;
   private final Sight sight;
   private final List<Replacement> edits = new ArrayList<>();
   private final Widening widening;
@@ -39,10 +39,9 @@ final class CarriedCode {
   /**
    * Looks at what leaves for a class.
    *
-   * @param receiving the methods that receive their old object, as far as is known; null where none
-   *     is to
+   * @param receiving takes what methods receive of their old object
    */
-  CarriedCode(Leaving leaving, NewClass type, Set<OwnerClass.Method> receiving) {
+  CarriedCode(Leaving leaving, NewClass type, Receiving receiving) {
     this.receiving = receiving;
     this.owner = leaving.owner();
     this.leaving = leaving;
@@ -124,22 +123,20 @@ final class CarriedCode {
     }
   }
 
-  /** Whether a method needs its old object for what stays there. */
-  boolean needsOwner(OwnerClass.Method method) {
+  /** Looks what a method that leaves a delegate needs of its old object. */
+  void look(OwnerClass.Method method) {
     CarriedCodeScan scan = scan(method);
     scan.leavingDelegate();
     if (Fluent.is(owner, method)) {
       scan.leavingFluentDelegate();
     }
     scan.scan(method.path(), null);
-    return scan.asksOwner();
   }
 
   private CarriedCodeScan scan(OwnerClass.Method method) {
     CarriedCodeScan scan = new CarriedCodeScan(this, leaving, type, OwnerClass.signature(method));
-    if (receiving != null && !method.is(Modifier.STATIC)) {
-      Set<Element> elements = Receivers.elements(receiving);
-      scan.passing(new OwnerPassing(owner.trees(), type, owner.freeName(method), elements));
+    if (!method.is(Modifier.STATIC)) {
+      receiving.passing(method).ifPresent(scan::passing);
     }
     return scan;
   }
@@ -156,10 +153,14 @@ final class CarriedCode {
     }
     scan.scan(method.path(), null);
     scan.requireNoNeeds(method);
-    if (scan.asksOwner()) {
+    if (receiving.isWhole(method.element())) {
       widening.open(
           owner.element(), sight, OwnerClass.signature(method), owner.trees().place(method.tree()));
       scan.allVariables();
+    }
+    for (Received each : receiving.of(method.element())) {
+      each.field()
+          .ifPresent(field -> scan.scan(new TreePath(field.path(), field.tree().getType()), null));
     }
     if (withDocs) {
       docs(method.path());
@@ -196,10 +197,8 @@ final class CarriedCode {
     if (element == null) {
       return;
     }
-    // What receives its old object has another signature here; its delegate is meant.
-    boolean receives =
-        receiving != null && receiving.stream().anyMatch(each -> each.element().equals(element));
-    boolean goes = moved.containsKey(element) && !receives;
+    // What receives something has another signature here; its delegate is meant.
+    boolean goes = moved.containsKey(element) && receiving.isNothing(element);
     String key = owner.program().symbols().key(element);
     if (signature.startsWith("#") && !goes) {
       edits.add(

@@ -40,8 +40,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   private final String subject;
   private final Set<Element> own = new LinkedHashSet<>();
   private final Map<Element, Tree> needs = new LinkedHashMap<>();
-  private OwnerPassing passing;
-  private boolean asksOwner;
+  private Passing passing;
   private boolean fluent;
   private boolean delegates;
 
@@ -69,14 +68,9 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     fluent = true;
   }
 
-  /** The method may ask its old object for what stays. */
-  void passing(OwnerPassing way) {
+  /** The method may reach what stays in its old object. */
+  void passing(Passing way) {
     passing = way;
-  }
-
-  /** Whether it does. */
-  boolean asksOwner() {
-    return asksOwner;
   }
 
   /** Notes all type variables of the owner, which stand in the type of its object. */
@@ -139,8 +133,11 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     if (!movedMember) {
       Element asked = owner.trees().element(getCurrentPath().getParentPath());
       if (passing != null && tree.getName().contentEquals("this")) {
-        asksOwner = true;
-        carried.add(passing.self(tree));
+        if (member && asked != null) {
+          reach(getCurrentPath().getParentPath(), asked);
+        } else {
+          carried.add(passing.self(tree));
+        }
         return;
       }
       if (!member || asked == null) {
@@ -236,29 +233,33 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     }
   }
 
-  /** What stays is asked of the old object where the method receives it, and else is needed. */
+  /** What stays is received in the way that is wished, and else is needed. */
   private void asked(IdentifierTree tree, Element element) {
     if (passing == null) {
       needs.putIfAbsent(element, tree);
-      return;
+    } else {
+      reach(getCurrentPath(), element);
     }
-    requireVisible(element, tree);
-    asksOwner = true;
-    carried.add(passing.member(tree, element));
   }
 
-  /** Another method that receives the old object gets it along. */
+  private void reach(TreePath named, Element element) {
+    if (passing.asks()) {
+      requireVisible(element, named.getLeaf());
+    }
+    carried.add(passing.member(named, element));
+  }
+
+  /** Another method that receives something gets it along. */
   private void along(TreePath select, Element element) {
-    if (passing == null || !passing.receiving().contains(element)) {
+    if (passing == null || !passing.receives(element)) {
       return;
     }
     if (!(select.getParentPath().getLeaf() instanceof MethodInvocationTree call)
         || call.getMethodSelect() != select.getLeaf()) {
       throw refused(RefusalKind.NEEDS_OWNER, select.getLeaf());
     }
-    asksOwner = true;
-    carried.add(passing.name(owner.trees().nameOffset(select.getLeaf()), element));
-    carried.add(passing.argument(select.getParentPath()));
+    carried.add(passing.name(owner.trees().nameOffset(select.getLeaf()), element, type.key()));
+    carried.add(passing.arguments(select.getParentPath(), element));
   }
 
   private void member(IdentifierTree tree, Element element) {
@@ -366,11 +367,17 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
         }
         requireNotFluent(tree, element);
         along(getCurrentPath(), element);
-      } else if (!isWithin(element)) {
+      } else if (!isWithin(element) && !(ofThis && isReached(tree.getExpression()))) {
         requireVisible(element, tree);
       }
     }
     return super.visitMemberSelect(tree, null);
+  }
+
+  /** Whether the old object is meant, of which the method receives what it needs. */
+  private boolean isReached(Tree self) {
+    Element element = owner.trees().element(new TreePath(getCurrentPath(), self));
+    return passing != null && element.getEnclosingElement().equals(owner.element());
   }
 
   @Override
@@ -401,7 +408,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     if (element.getKind() == ElementKind.METHOD
         && element.getModifiers().contains(Modifier.STATIC)) {
       String word = element.getSimpleName().toString();
-      String key = type.methodKey(owner.program().symbols().key(element), false);
+      String key = type.methodKey(owner.program().symbols().key(element), List.of());
       Written name = Written.text("").name(word, key, Rewriting.name(owner.trees(), offset)).done();
       carried.add(Replacement.of(offset, offset + word.length(), name));
     }

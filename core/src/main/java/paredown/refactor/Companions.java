@@ -47,7 +47,8 @@ final class Companions {
     Leaving alone = new Leaving(leaving.owner(), List.of(), List.of(method), List.of());
     try {
       new MethodChecks(alone).require();
-      new CarriedCode(leaving.with(method), type, null).carry(method, false);
+      new CarriedCode(leaving.with(method), type, Receiving.nothing(leaving.owner(), type))
+          .carry(method, false);
       return true;
     } catch (Refused refused) {
       return false;

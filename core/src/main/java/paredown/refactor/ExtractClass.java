@@ -30,6 +30,14 @@ public record ExtractClass(
     String type, List<String> fields, List<String> methods, String name, Wishes wishes)
     implements Refactoring {
 
+  /** What a method that needs what stays in its old object receives. */
+  public enum Pass {
+    /** The whole of it. */
+    OWNER,
+    /** The values that it reads. */
+    VALUES
+  }
+
   /** How another object comes into the field that holds one. */
   public enum PassIn {
     CONSTRUCTOR,
@@ -45,7 +53,7 @@ public record ExtractClass(
    * @param nested whether the new class is put within the old, rather than beside it
    * @param heldAs the name of the field that holds the new object; empty where it is told by the
    *     class's name
-   * @param owner whether methods that need what stays receive their old object
+   * @param pass what methods that need what stays receive; empty where they cannot leave
    * @param passIn how another object comes into that field; empty where none does
    */
   public record Wishes(
@@ -53,13 +61,14 @@ public record ExtractClass(
       Set<RefusalKind> accepted,
       boolean nested,
       Optional<String> heldAs,
-      boolean owner,
+      Optional<Pass> pass,
       Optional<PassIn> passIn) {
     public static final Wishes NONE = of(Optional.empty(), Set.of());
 
     /** Wishes for a class beside the old, in a field that is named after it. */
     public static Wishes of(Optional<Boolean> delegate, Set<RefusalKind> accepted) {
-      return new Wishes(delegate, accepted, false, Optional.empty(), false, Optional.empty());
+      return new Wishes(
+          delegate, accepted, false, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     public Wishes {
@@ -114,7 +123,7 @@ public record ExtractClass(
         .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
     command.append(wishes.nested() ? " --nested" : "");
     wishes.heldAs().ifPresent(field -> command.append(" --held-as ").append(field));
-    command.append(wishes.owner() ? " --pass owner" : "");
+    wishes.pass().ifPresent(way -> command.append(" --pass ").append(way.name().toLowerCase()));
     wishes
         .passIn()
         .ifPresent(way -> command.append(" --pass-in ").append(way.name().toLowerCase()));

@@ -71,16 +71,18 @@ final class ExtractClassPlan {
     if (none) {
       methodChecks.requireNoDelegates(delegates);
     }
-    boolean passes = arguments.wishes().owner();
-    Set<OwnerClass.Method> receiving = passes ? Receivers.of(leaving, type) : Set.of();
-    delegates.addAll(receiving);
+    Receiving receiving = Receiving.of(leaving, type, arguments.wishes().pass());
+    if (none) {
+      methodChecks.requireNothingReceived(receiving);
+    }
+    delegates.addAll(receiving.methods());
     methodChecks.requireCallersNear(delegates);
     OutsideNames.requireNone(owner, namesWithout(delegates), overruled);
     List<MemberUse> asking = asking(delegates);
     statics.requireNoLaterStart(asking);
     statics.requireNoStaticImport(asking);
 
-    CarriedCode carried = new CarriedCode(leaving, type, passes ? receiving : null);
+    CarriedCode carried = new CarriedCode(leaving, type, receiving);
     List<FieldDeclaration> declarations = FieldDeclaration.of(owner, leaving.fields());
     declarations.forEach(carried::carry);
     leaving.methods().forEach(method -> carried.carry(method, !delegates.contains(method)));
@@ -99,6 +101,7 @@ final class ExtractClassPlan {
             construction,
             holder);
     List<String> notes = new ArrayList<>(overruled.notes());
+    receiving.note().ifPresent(notes::add);
     Companions.note(leaving, type).ifPresent(notes::add);
     if (leaving.holdsObject()) {
       choice.note(holder).ifPresent(notes::add);

@@ -9,14 +9,14 @@ import paredown.program.Symbols;
  * What goes into a new class, and how it is reached from outside.
  *
  * @param delegates the methods that leave a forwarding method behind
- * @param receiving the methods that receive their old object, delegates all
+ * @param receiving what methods receive of their old object; those that do are delegates all
  * @param access by the fields' keys
  */
 record ExtractedMembers(
     Leaving leaving,
     List<FieldDeclaration> declarations,
     Set<OwnerClass.Method> delegates,
-    Set<OwnerClass.Method> receiving,
+    Receiving receiving,
     Map<String, FieldAccess> access,
     Construction construction,
     Holder holder) {
@@ -31,7 +31,7 @@ record ExtractedMembers(
 
   /** The key of a method in its new class. */
   String newKey(OwnerClass.Method method) {
-    return holder.type().methodKey(method.key(), receiving.contains(method));
+    return receiving.newKey(method.element());
   }
 
   String newKey(OwnerClass.Field field) {

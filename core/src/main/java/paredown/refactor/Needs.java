@@ -26,9 +26,19 @@ record Needs(OwnerClass owner, OwnerClass.Method method, List<Element> members) 
     return Refused.of(
             RefusalKind.NEEDS_OWNER, OwnerClass.signature(method), Listed.of(costs), place)
         .with(
-            "Take them along, leave it, or say --pass owner to give it the whole %s; pare move method"
-                    .formatted(owner.simpleName())
-                + " can take it later with just the values.");
+            "Take them along, leave it, or say %s."
+                .formatted(
+                    readable()
+                        ? "--pass values to let it receive those values"
+                        : "--pass owner to let it receive the whole " + owner.simpleName()));
+  }
+
+  /** Whether all could be values. */
+  private boolean readable() {
+    return members.stream()
+        .allMatch(
+            member ->
+                member.getKind().isField() && owner.element().equals(member.getEnclosingElement()));
   }
 
   private static String word(Element member) {

@@ -1,5 +1,6 @@
 package paredown.refactor;
 
+import java.util.List;
 import paredown.program.Symbols;
 
 /**
@@ -24,13 +25,13 @@ record NewClass(OwnerClass owner, String name, boolean nested) {
   /**
    * The key that a method of the old class has here.
    *
-   * @param receiving whether it receives its old object
+   * @param received the erased types of what it receives in front of its own parameters
    */
-  String methodKey(String old, boolean receiving) {
+  String methodKey(String old, List<String> received) {
     String signature = old.substring(old.indexOf('#'));
-    if (receiving) {
-      String type = owner.program().types().erasure(owner.element().asType()).toString();
-      signature = signature.replace("(", "(" + type + (signature.endsWith("()") ? "" : ","));
+    if (!received.isEmpty()) {
+      String types = String.join(",", received);
+      signature = signature.replace("(", "(" + types + (signature.endsWith("()") ? "" : ","));
     }
     return "method " + binaryName() + signature;
   }

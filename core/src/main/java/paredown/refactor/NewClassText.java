@@ -145,13 +145,16 @@ final class NewClassText {
 
   /** What speaks of the old class's type variables means the new class's here. */
   private void copy(Tree tree) {
-    write(
-        new Copied(
-            owner.trees().path(),
-            owner.trees().start(tree),
-            owner.trees().end(tree),
-            List.of(),
-            self()));
+    write(copied(tree));
+  }
+
+  private Piece copied(Tree tree) {
+    return new Copied(
+        owner.trees().path(),
+        owner.trees().start(tree),
+        owner.trees().end(tree),
+        List.of(),
+        self());
   }
 
   private static boolean isHidden(Element type) {
@@ -292,9 +295,23 @@ final class NewClassText {
             .done());
   }
 
-  /** The old object is the first parameter of a method that needs it. */
-  private Replacement ownerParameter(OwnerClass.Method method) {
+  /** What a method receives of its old object comes before its own parameters. */
+  private Replacement received(OwnerClass.Method method, List<Received> received) {
     int bracket = owner.trees().behindBracket(owner.trees().names().of(method.tree()));
+    List<Piece> parameters = new ArrayList<>();
+    String separator = "";
+    for (Received each : received) {
+      parameters.add(Written.plain(separator));
+      parameters.add(
+          each.field().map(field -> copied(field.tree().getType())).orElseGet(this::ownerType));
+      parameters.add(Written.plain(" " + each.name()));
+      separator = ", ";
+    }
+    parameters.add(Written.plain(method.tree().getParameters().isEmpty() ? "" : ", "));
+    return new Replacement(bracket, bracket, parameters, List.of());
+  }
+
+  private Piece ownerType() {
     Written.Text text = Written.text("");
     TypeNames.spell(
         text, owner.element(), owner.writtenName(), owner.program().symbols()::key, null);
@@ -304,9 +321,7 @@ final class NewClassText {
       text.text(separator).name(variable, Symbols.variableKey(variable, holder.type().key()));
       separator = ", ";
     }
-    text.text(separator.equals("<") ? " " : "> ").text(owner.freeName(method));
-    text.text(method.tree().getParameters().isEmpty() ? "" : ", ");
-    return Replacement.of(bracket, bracket, text.done());
+    return text.text(separator.equals("<") ? "" : ">").done();
   }
 
   private void method(OwnerClass.Method method) {
@@ -318,8 +333,9 @@ final class NewClassText {
     if (method.is(Modifier.PRIVATE) && members.isCalledFromOutside(method)) {
       Modifiers.remove(source, range, "private").ifPresent(inside::add);
     }
-    if (members.receiving().contains(method)) {
-      inside.add(ownerParameter(method));
+    List<Received> received = members.receiving().of(method.element());
+    if (!received.isEmpty()) {
+      inside.add(received(method, received));
     }
     if (delegate) {
       Modifiers.remove(source, range, "synchronized").ifPresent(inside::add);

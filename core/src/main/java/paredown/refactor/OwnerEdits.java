@@ -183,8 +183,9 @@ final class OwnerEdits {
     }
     text.text(".").name(method.name(), members.newKey(method)).text("(");
     String separator = "";
-    if (members.receiving().contains(method)) {
-      text.name("this", "this of " + owner.binaryName());
+    for (Received each : members.receiving().of(method.element())) {
+      text.text(separator);
+      given(each, method, text);
       separator = ", ";
     }
     for (var parameter : method.tree().getParameters()) {
@@ -203,6 +204,25 @@ final class OwnerEdits {
         method.range().declarationEnd(),
         new Copied(owner.trees().path(), method.range().declaration(), body, List.of()),
         text.done());
+  }
+
+  /** What a method receives is given by the old object itself, or is one of its fields. */
+  private void given(Received received, OwnerClass.Method method, Written.Text text) {
+    String self = "this of " + owner.binaryName();
+    if (received.field().isEmpty()) {
+      text.name("this", self);
+      return;
+    }
+    OwnerClass.Field field = received.field().get();
+    boolean shadowed =
+        method.tree().getParameters().stream()
+            .anyMatch(each -> each.getName().contentEquals(field.name()));
+    if (shadowed) {
+      text.name("this", self).text(".");
+    } else {
+      text.here(UseKind.RECEIVER, Symbols.typeKey(owner.binaryName()));
+    }
+    text.name(field.name(), field.key());
   }
 
   private void construct(Construction.Build build, List<Replacement> own) {

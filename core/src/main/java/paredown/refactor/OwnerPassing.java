@@ -1,72 +1,64 @@
 package paredown.refactor;
 
-import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import java.util.Set;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
-import paredown.program.UseKind;
 
-/**
- * How a method that leaves reaches its old object, which it receives as its first parameter.
- *
- * @param type the class that the method goes to
- * @param name of the parameter
- * @param receiving all methods that receive it, as far as is known
- */
-record OwnerPassing(UnitTrees trees, NewClass type, String name, Set<Element> receiving) {
+/** A method that leaves receives its whole old object, and asks that for what stays. */
+final class OwnerPassing extends Passing {
   private static final String REASON = "the old object is a parameter now";
 
-  /** A member of the old object, where its name stood alone. */
-  Replacement member(Tree tree, Element member) {
-    int start = trees.start(tree);
+  OwnerPassing(OwnerClass owner, OwnerClass.Method method, Receiving receiving) {
+    super(owner, method, receiving);
+  }
+
+  @Override
+  boolean asks() {
+    return true;
+  }
+
+  private String object() {
+    return note(new Received(owner().freeName(method()), Optional.empty()));
+  }
+
+  @Override
+  Replacement member(TreePath named, Element member) {
+    Tree tree = named.getLeaf();
+    if (tree instanceof MemberSelectTree select) {
+      return self((IdentifierTree) select.getExpression());
+    }
+    int start = trees().start(tree);
     String word = member.getSimpleName().toString();
     return Rewriting.of(
-        trees,
+        trees(),
         start,
         start + word.length(),
         REASON,
         Written.text("")
-            .local(name)
+            .local(object())
             .text(".")
-            .name(word, trees.program().symbols().key(member), Rewriting.name(trees, start))
+            .name(word, trees().program().symbols().key(member), Rewriting.name(trees(), start))
             .done());
   }
 
-  /** The old object itself, where {@code this} stood. */
-  Replacement self(Tree tree) {
-    int start = trees.start(tree);
+  @Override
+  Replacement self(IdentifierTree tree) {
+    int start = trees().start(tree);
     return Rewriting.of(
-        trees,
+        trees(),
         start,
-        trees.end(tree),
+        trees().end(tree),
         REASON,
-        Written.text("").local(name, Rewriting.name(trees, start)).done());
+        Written.text("").local(object(), Rewriting.name(trees(), start)).done());
   }
 
-  /** The name of another method that receives it, where that is called. */
-  Replacement name(int offset, Element method) {
-    String word = method.getSimpleName().toString();
-    String key = type.methodKey(trees.program().symbols().key(method), true);
-    Written.Text text = Written.text("");
-    trees
-        .program()
-        .uses()
-        .at(trees.path(), offset, UseKind.RECEIVER)
-        .ifPresent(was -> text.here(UseKind.RECEIVER, type.key(), was.place()));
-    text.name(word, key, Rewriting.name(trees, offset));
-    return Replacement.of(offset, offset + word.length(), text.done());
-  }
-
-  /** The first argument of a call of another method that receives it. */
-  Replacement argument(TreePath call) {
-    MethodInvocationTree tree = (MethodInvocationTree) call.getLeaf();
-    int bracket = trees.behindBracket(trees.end(tree.getMethodSelect()));
-    return Replacement.of(
-        bracket,
-        bracket,
-        Written.text("").local(name).text(tree.getArguments().isEmpty() ? "" : ", ").done());
+  @Override
+  String given(Received other, TreePath call) {
+    return object();
   }
 }

@@ -164,7 +164,7 @@ class ExtractClassTest {
             Set.of(),
             false,
             Optional.empty(),
-            false,
+            Optional.empty(),
             Optional.of(ExtractClass.PassIn.SETTER));
     ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part", wishes);
     UnusableRequest unusable =

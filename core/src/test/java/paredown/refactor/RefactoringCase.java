@@ -92,7 +92,7 @@ record RefactoringCase(
               accepted(),
               operation.contains("--nested"),
               optional("--held-as"),
-              option("--pass").equals("owner"),
+              optional("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
     }
     String[] member = operation.get(2).split("#");
