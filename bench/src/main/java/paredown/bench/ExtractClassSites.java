@@ -21,9 +21,9 @@ import paredown.remedy.MovableMethods;
 /**
  * For every class of a library that has two fields of its own, sets of one to three of them drawn
  * by lot, and the set that each method uses, alone, and twice more with the methods that use
- * nothing else: with delegates and without; and twice with all methods that use them, which receive
- * their old object or its values where they need it. And the first static methods of every class,
- * with the static fields that they use.
+ * nothing else: with delegates, without, and in another package; and twice with all methods that
+ * use them, which receive their old object or its values where they need it. And the first static
+ * methods of every class, with the static fields that they use.
  */
 final class ExtractClassSites implements Sites {
   private static final int SETS = 24;
@@ -93,7 +93,28 @@ final class ExtractClassSites implements Sites {
         sites.add(site("with methods", type, fields, methods, true, elsewhere));
         sites.add(site("without delegates", type, fields, methods, false, elsewhere));
       }
+      addElsewhere(type, fields, methods, elsewhere);
       addReceiving(type, fields);
+    }
+
+    /** The same in a package below the old one. */
+    private void addElsewhere(
+        TypeFact type, List<String> fields, List<String> methods, Set<String> callers) {
+      String home = type.name().replaceAll("(\\.\\p{Lu}.*)?$", "") + ".parts";
+      ExtractClass.Wishes wishes =
+          new ExtractClass.Wishes(
+              Optional.empty(),
+              Set.of(),
+              false,
+              Optional.of(home),
+              Optional.empty(),
+              Optional.empty(),
+              Optional.empty());
+      sites.add(
+          new Site(
+              "other package",
+              new ExtractClass(type.name(), fields, methods, NAME, wishes),
+              Set.copyOf(callers)));
     }
 
     /** All methods that use one of the fields, those that need something else among them. */
@@ -114,6 +135,7 @@ final class ExtractClassSites implements Sites {
                   Optional.empty(),
                   Set.of(),
                   false,
+                  Optional.empty(),
                   Optional.empty(),
                   Optional.of(way),
                   Optional.empty());

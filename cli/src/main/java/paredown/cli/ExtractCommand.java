@@ -91,6 +91,12 @@ final class ExtractCommand extends PareCommand {
     private boolean nested;
 
     @Option(
+        names = "--package",
+        paramLabel = "PACKAGE",
+        description = "Put the new class in another package than the old one's.")
+    private String home;
+
+    @Option(
         names = "--held-as",
         paramLabel = "FIELD",
         description = "The field that holds the new object; by default after the class's name.")
@@ -134,6 +140,7 @@ final class ExtractCommand extends PareCommand {
                   delegates.keep(),
                   Accepted.of(accepted, ExtractClass.acceptable()),
                   nested,
+                  Optional.ofNullable(home),
                   Optional.ofNullable(heldAs),
                   Optional.ofNullable(pass)
                       .map(way -> ExtractClass.Pass.valueOf(way.name().toUpperCase())),

@@ -47,11 +47,7 @@ final class CarriedCode {
     this.leaving = leaving;
     this.moved = leaving.keys();
     this.type = type;
-    var elements = owner.program().elements();
-    this.sight =
-        type.nested()
-            ? new Sight(owner.element(), elements)
-            : Sight.beside(owner.element(), elements);
+    this.sight = type.sight();
     this.widening = new Widening(owner.program());
   }
 
@@ -188,10 +184,27 @@ final class CarriedCode {
     }.scan(new DocTreePath(member, comment), null);
   }
 
+  /** A class of the old package is known in another by an import only. */
+  private void neighbour(String word, int offset) {
+    String name = owner.packageName() + "." + word;
+    TypeElement near = type.elsewhere() ? owner.program().elements().getTypeElement(name) : null;
+    if (near != null && sight.hides(near)) {
+      throw Refused.of(
+          RefusalKind.HIDDEN_FROM_OUTSIDE,
+          "A Javadoc link",
+          word + " is not public",
+          owner.source().place(offset));
+    }
+    if (near != null) {
+      nestedTypes.add(near);
+    }
+  }
+
   private void reference(String signature, Element element, int offset) {
     for (String word : signature.split("[^\\p{javaJavaIdentifierPart}]+")) {
       if (!word.isEmpty()) {
         simpleNames.add(word);
+        neighbour(word, offset);
       }
     }
     if (element == null) {
@@ -207,7 +220,7 @@ final class CarriedCode {
               offset,
               Written.text("")
                   .here(UseKind.DOC, key, new Use.Place(owner.trees().path(), offset, UseKind.DOC))
-                  .text(owner.writtenName())
+                  .text(type.ownerInComments())
                   .done()));
     } else if (!signature.startsWith("#") && goes) {
       throw Refused.because(

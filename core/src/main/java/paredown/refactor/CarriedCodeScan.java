@@ -213,9 +213,20 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     if (isInnerOfGeneric(type)) {
       throw refused(RefusalKind.OWNER_TYPE_VARIABLE, tree);
     }
-    if (type.getEnclosingElement() instanceof TypeElement) {
+    if (type.getEnclosingElement() instanceof TypeElement || isLeftBehind(type)) {
       carried.nested(type);
     }
+  }
+
+  /** Whether only the old package gave a type its simple name. */
+  private boolean isLeftBehind(TypeElement named) {
+    return type.elsewhere()
+        && owner
+            .program()
+            .elements()
+            .getPackageOf(named)
+            .getQualifiedName()
+            .contentEquals(owner.packageName());
   }
 
   private static boolean isInnerOfGeneric(TypeElement type) {
@@ -329,6 +340,9 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
             .contentEquals(packageName);
     if (!near) {
       throw refused(RefusalKind.NEEDS_OWNER, tree);
+    }
+    if (type.elsewhere()) {
+      carried.nested((TypeElement) OwnerClass.outermost(declaring));
     }
     String written =
         packageName.isEmpty() ? qualified : qualified.substring(packageName.length() + 1);

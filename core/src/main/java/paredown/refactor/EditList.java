@@ -4,7 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import paredown.edit.Carried;
+import paredown.edit.Copied;
+import paredown.edit.Meaning;
+import paredown.edit.Piece;
 import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.edit.WrittenUse;
+import paredown.program.UseKind;
 
 /** The edits of a change, by files. Those within a range can be taken along when it moves. */
 final class EditList {
@@ -20,6 +27,33 @@ final class EditList {
 
   Map<String, List<Replacement>> byFile() {
     return byFile;
+  }
+
+  /** The files in which a name is written that is meant for a symbol. */
+  List<String> writing(String key) {
+    return byFile.entrySet().stream()
+        .filter(entry -> entry.getValue().stream().anyMatch(edit -> writes(edit, key)))
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
+  private static boolean writes(Replacement edit, String key) {
+    return edit.pieces().stream()
+        .anyMatch(
+            piece ->
+                piece instanceof Written written
+                    ? written.uses().stream().anyMatch(use -> names(use, key))
+                    : within(piece).stream().anyMatch(inner -> writes(inner, key)));
+  }
+
+  private static boolean names(WrittenUse use, String key) {
+    return use.kind() == UseKind.NAME && use.meaning().equals(new Meaning.Symbol(key));
+  }
+
+  private static List<Replacement> within(Piece piece) {
+    return piece instanceof Carried carried
+        ? carried.inside()
+        : piece instanceof Copied copied ? copied.inside() : List.of();
   }
 
   /** Takes out the edits within a range, which moves and brings them along. */

@@ -51,6 +51,7 @@ public record ExtractClass(
    *     where only those that must
    * @param accepted the kinds of refusal that are accepted
    * @param nested whether the new class is put within the old, rather than beside it
+   * @param inPackage the package that the new class is put in; empty for the old one's
    * @param heldAs the name of the field that holds the new object; empty where it is told by the
    *     class's name
    * @param pass what methods that need what stays receive; empty where they cannot leave
@@ -60,6 +61,7 @@ public record ExtractClass(
       Optional<Boolean> delegate,
       Set<RefusalKind> accepted,
       boolean nested,
+      Optional<String> inPackage,
       Optional<String> heldAs,
       Optional<Pass> pass,
       Optional<PassIn> passIn) {
@@ -68,7 +70,13 @@ public record ExtractClass(
     /** Wishes for a class beside the old, in a field that is named after it. */
     public static Wishes of(Optional<Boolean> delegate, Set<RefusalKind> accepted) {
       return new Wishes(
-          delegate, accepted, false, Optional.empty(), Optional.empty(), Optional.empty());
+          delegate,
+          accepted,
+          false,
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty());
     }
 
     public Wishes {
@@ -122,6 +130,7 @@ public record ExtractClass(
         .delegate()
         .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
     command.append(wishes.nested() ? " --nested" : "");
+    wishes.inPackage().ifPresent(home -> command.append(" --package ").append(home));
     wishes.heldAs().ifPresent(field -> command.append(" --held-as ").append(field));
     wishes.pass().ifPresent(way -> command.append(" --pass ").append(way.name().toLowerCase()));
     wishes
@@ -157,6 +166,12 @@ public record ExtractClass(
   private Planned planned(Sources sources, SourceIndex index) {
     Words.requireClassName(name);
     wishes.heldAs().ifPresent(Words::requireFieldName);
+    wishes.inPackage().ifPresent(Words::requirePackageName);
+    if (wishes.nested() && wishes.inPackage().isPresent()) {
+      throw new UnusableRequest(
+          "A class is within another or in a package of its own choice, not both.",
+          "Leave --nested or --package out.");
+    }
     if (fields.isEmpty() && methods.isEmpty()) {
       throw new UnusableRequest(
           "Nothing was named that could leave " + type + ".", "Say --fields, --methods or both.");
@@ -215,19 +230,33 @@ public record ExtractClass(
     }
   }
 
-  /** No file of the package may know the name, whatever it means there. */
+  /** No file of the old or the new package may know the name, whatever it means there. */
   private void requireFreeName(DeclaredType header, SourceIndex index) {
-    String packageName = index.packageOf(header.file());
-    for (String file : index.filesIn(packageName)) {
+    Set<String> near = new TreeSet<>(index.filesIn(index.packageOf(header.file())));
+    wishes.inPackage().ifPresent(home -> near.addAll(index.filesIn(home)));
+    for (String file : near) {
       boolean sameFile = file.substring(file.lastIndexOf('/') + 1).equalsIgnoreCase(name + ".java");
       if (sameFile || index.holds(file, name)) {
         throw Refused.advising(
             RefusalKind.NAME_TAKEN,
-            "The name " + name + " is already used in this package.",
+            "The name " + name + " is already used in its package.",
             "Choose another with --name.",
             file);
       }
     }
+  }
+
+  /**
+   * The files of classes that the old one knows by its package only: they may have to be public.
+   */
+  private static List<String> neighbours(OwnerClass owner, SourceIndex index) {
+    return index.filesIn(owner.packageName()).stream()
+        .filter(
+            file -> {
+              String type = file.substring(file.lastIndexOf('/') + 1).replace(".java", "");
+              return index.holds(owner.trees().path(), type);
+            })
+        .toList();
   }
 
   /** The files whose meaning the change could touch. */
@@ -240,6 +269,7 @@ public record ExtractClass(
     }
     Set<String> affected = new TreeSet<>(index.filesWith(words));
     affected.add(owner.trees().path());
+    wishes.inPackage().ifPresent(home -> affected.addAll(neighbours(owner, index)));
     List<String> open = new ArrayList<>();
     for (OwnerClass.Method method : owner.methods(methods)) {
       if (!method.is(Modifier.PRIVATE)) {

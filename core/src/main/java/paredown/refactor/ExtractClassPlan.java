@@ -35,7 +35,7 @@ final class ExtractClassPlan {
   ExtractClassPlan(ExtractClass arguments, OwnerClass owner, SourceIndex index) {
     this.arguments = arguments;
     this.owner = owner;
-    this.type = new NewClass(owner, arguments.name(), arguments.wishes().nested());
+    this.type = NewClass.of(owner, arguments.name(), arguments.wishes());
     this.index = index;
     this.leaving = Leaving.of(owner, arguments.fields(), arguments.methods());
     this.overruled = new Overruled(arguments.wishes().accepted());
@@ -126,7 +126,7 @@ final class ExtractClassPlan {
           "Leave --nested out.",
           place);
     }
-    String qualified = new NewClass(owner, type.name(), false).binaryName();
+    String qualified = type.qualifiedName();
     if (owner.program().elements().getTypeElement(qualified) != null) {
       throw Refused.advising(
           RefusalKind.NAME_TAKEN,
@@ -201,11 +201,13 @@ final class ExtractClassPlan {
     if (type.nested()) {
       edits.add(path, atEnd(text));
     } else {
-      List<Piece> pieces = new ArrayList<>(new NewFileHead(owner).pieces());
+      List<Piece> pieces = new ArrayList<>(new NewFileHead(type).pieces());
       pieces.addAll(new NewClassImports(owner, members, carried).pieces());
       pieces.addAll(text);
-      String beside = path.substring(0, path.lastIndexOf('/') + 1) + type.name() + ".java";
-      files.add(Rendering.created(beside, pieces, owner.source(), edited::source));
+      if (type.elsewhere()) {
+        imported(edits);
+      }
+      files.add(Rendering.created(path(), pieces, owner.source(), edited::source));
     }
     files.addAll(edited.of(edits));
     Set<String> affected = new TreeSet<>();
@@ -219,6 +221,38 @@ final class ExtractClassPlan {
         report.becameForSelf(),
         affected,
         report.report(widening.announced(), notes));
+  }
+
+  /** Where the new file is: in the folder of its package, below the same root. */
+  private String path() {
+    String path = owner.trees().path();
+    String folder = path.substring(0, path.lastIndexOf('/') + 1);
+    String old = folders(owner.packageName());
+    if (!folder.endsWith(old)) {
+      throw Refused.advising(
+          RefusalKind.NOT_A_CLASS,
+          "%s is not in a folder named after its package.".formatted(owner.writtenName()),
+          "Leave --package out.",
+          owner.trees().place(owner.tree()));
+    }
+    String root = folder.substring(0, folder.length() - old.length());
+    return root + folders(type.packageName()) + type.name() + ".java";
+  }
+
+  private static String folders(String packageName) {
+    return packageName.isEmpty() ? "" : packageName.replace('.', '/') + "/";
+  }
+
+  /** Files of the old package that name a class of another need an import. */
+  private void imported(EditList edits) {
+    NewImport added =
+        new NewImport(
+            type.qualifiedName(),
+            text -> text.text(type.packageName() + ".").name(type.name(), type.key()));
+    for (String file : edits.writing(type.key())) {
+      UnitTrees trees = new UnitTrees(owner.program(), owner.program().unit(file).orElseThrow());
+      edits.add(file, added.in(trees, true));
+    }
   }
 
   /** Puts a class at the end of the owner. */

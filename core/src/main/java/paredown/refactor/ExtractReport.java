@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import paredown.edit.Change;
 import paredown.program.Symbols;
@@ -105,19 +107,23 @@ final class ExtractReport {
   private List<String> wider() {
     List<String> wider = new ArrayList<>();
     for (OwnerClass.Field field : leaving.fields()) {
-      if (members.access().get(field.key()).isDirect() && field.is(Modifier.PRIVATE)) {
-        wider.add(opened(field.name()));
+      if (members.access().get(field.key()).isDirect()) {
+        opened(field.name(), field.element()).ifPresent(wider::add);
       }
     }
     for (OwnerClass.Method method : leaving.methods()) {
-      if (method.is(Modifier.PRIVATE) && members.isCalledFromOutside(method)) {
-        wider.add(opened(OwnerClass.signature(method)));
+      if (members.isCalledFromOutside(method)) {
+        opened(OwnerClass.signature(method), method.element()).ifPresent(wider::add);
       }
     }
     return wider;
   }
 
-  private String opened(String member) {
-    return type.name() + "#" + member + ": private -> package";
+  private Optional<String> opened(String member, Element element) {
+    Visibility.Level before = Visibility.Level.of(element);
+    Visibility.Level after = type.elsewhere() ? Visibility.Level.PUBLIC : Visibility.Level.PACKAGE;
+    return before.compareTo(after) < 0
+        ? Optional.of("%s#%s: %s -> %s".formatted(type.name(), member, before.word(), after.word()))
+        : Optional.empty();
   }
 }

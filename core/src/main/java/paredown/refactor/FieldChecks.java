@@ -59,9 +59,6 @@ final class FieldChecks {
     String place = owner.trees().place(field.tree());
     boolean constant = !field.is(Modifier.STATIC) && field.element().getConstantValue() != null;
     refuseIf(constant, RefusalKind.CONSTANT_FIELD, field, place);
-    int typeEnd = owner.trees().end(field.tree().getType());
-    refuseIf(
-        typeEnd > owner.trees().names().of(field.tree()), RefusalKind.ARRAY_SIGNS, field, place);
     for (AnnotationTree annotation : field.tree().getModifiers().getAnnotations()) {
       refuseIf(
           !isHarmless(field.path(), field.tree().getModifiers(), annotation),

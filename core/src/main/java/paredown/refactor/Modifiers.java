@@ -1,6 +1,7 @@
 package paredown.refactor;
 
 import com.sun.source.tree.ModifiersTree;
+import java.util.List;
 import java.util.Optional;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -34,6 +35,30 @@ final class Modifiers {
       SourceText source, MemberRange range, String modifier, String other) {
     return find(source, range, modifier)
         .map(token -> Replacement.of(token.start(), token.end(), Written.plain(other)));
+  }
+
+  /**
+   * Puts a word for who sees a declaration in the place of the one that is there.
+   *
+   * @param word with the space behind it; empty text for the package
+   * @return empty where nothing changes
+   */
+  static Optional<Replacement> access(
+      UnitTrees trees, ModifiersTree modifiers, MemberRange range, String word) {
+    SourceText source = trees.source();
+    for (String present : List.of("private", "protected", "public")) {
+      if (has(source, range, present)) {
+        return present.equals(word.strip())
+            ? Optional.empty()
+            : word.isEmpty()
+                ? remove(source, range, present)
+                : replace(source, range, present, word.strip());
+      }
+    }
+    int start = behindAnnotations(trees, modifiers, range.declaration());
+    return word.isEmpty()
+        ? Optional.empty()
+        : Optional.of(Replacement.of(start, start, Written.plain(word)));
   }
 
   /** Where the first modifier behind the annotations begins, or the type where there is none. */

@@ -36,6 +36,7 @@ final class NewClassImports {
   List<Piece> pieces() {
     List<Piece> pieces = new ArrayList<>();
     Set<String> names = carried.simpleNames();
+    NewClass type = members.holder().type();
     Set<String> homes = homes();
     Set<String> single = new HashSet<>();
     int last = -1;
@@ -59,21 +60,37 @@ final class NewClassImports {
         pieces.add(Written.plain(end));
       }
     }
-    List<TypeElement> nested =
+    List<TypeElement> left =
         carried.nestedTypes().stream()
-            .sorted(Comparator.comparing(type -> type.getQualifiedName().toString()))
+            .sorted(Comparator.comparing(each -> each.getQualifiedName().toString()))
             .toList();
-    for (TypeElement type : nested) {
-      String name = type.getQualifiedName().toString();
+    for (TypeElement each : left) {
+      String name = each.getQualifiedName().toString();
       String home = name.substring(0, name.lastIndexOf('.'));
       if (!single.contains(name) && !single.contains(home + ".*")) {
-        pieces.add(importOf(type));
+        pieces.add(importOf(each));
+        single.add(name);
       }
+    }
+    if (type.elsewhere()) {
+      names.forEach(name -> requireNoOther(name, type.packageName(), single));
     }
     if (!pieces.isEmpty()) {
       pieces.add(Written.plain(end));
     }
     return pieces;
+  }
+
+  /** A class of the new package would be meant by a name that no single import explains. */
+  private void requireNoOther(String name, String packageName, Set<String> single) {
+    boolean explained = single.stream().anyMatch(each -> each.endsWith("." + name));
+    if (!explained && owner.program().elements().getTypeElement(packageName + "." + name) != null) {
+      throw Refused.of(
+          RefusalKind.NAME_HIDDEN,
+          name,
+          packageName + " has another",
+          owner.trees().place(owner.tree()));
+    }
   }
 
   private boolean hasGap(int from, int to) {

@@ -107,7 +107,7 @@ final class NewClassText {
 
   private String modifiers() {
     if (!holder.type().nested()) {
-      return "final ";
+      return holder.type().visible() + "final ";
     }
     return (open || holder.outside() || isSeenElsewhere() ? "" : "private ") + "static final ";
   }
@@ -125,10 +125,11 @@ final class NewClassText {
             : members.fields().stream().map(OwnerClass.Field::name).toList();
     String of = members.leaving().holdsObject() ? " of a " : " of ";
     Written.Text text = Written.text(outer + "/** The " + Listed.of(names) + of);
-    if (isHidden(owner.element())) {
+    if (isHidden(owner.element()) || holder.type().sight().hides(owner.element())) {
       text.text("{@code " + owner.simpleName());
     } else {
-      text.text("{@link ").doc(owner.writtenName(), Symbols.typeKey(owner.binaryName()));
+      text.text("{@link ")
+          .doc(holder.type().ownerInComments(), Symbols.typeKey(owner.binaryName()));
     }
     write(text.text("}. */" + end).done());
   }
@@ -145,16 +146,13 @@ final class NewClassText {
 
   /** What speaks of the old class's type variables means the new class's here. */
   private void copy(Tree tree) {
-    write(copied(tree));
-  }
-
-  private Piece copied(Tree tree) {
-    return new Copied(
-        owner.trees().path(),
-        owner.trees().start(tree),
-        owner.trees().end(tree),
-        List.of(),
-        self());
+    write(
+        new Copied(
+            owner.trees().path(),
+            owner.trees().start(tree),
+            owner.trees().end(tree),
+            List.of(),
+            self()));
   }
 
   private static boolean isHidden(Element type) {
@@ -212,26 +210,24 @@ final class NewClassText {
     write(Written.plain(";" + end));
   }
 
-  /** A field that code outside uses itself is seen by the package; every other is private. */
+  /** A field that code outside uses itself is seen from there; every other is private. */
   private Optional<Replacement> visibility(List<OwnerClass.Field> fields) {
     OwnerClass.Field field = fields.get(0);
     boolean direct = fields.stream().anyMatch(each -> members.access().get(each.key()).isDirect());
-    for (String modifier : List.of("private", "protected", "public")) {
-      if (Modifiers.has(source, field.range(), modifier)) {
-        if (direct) {
-          return Modifiers.remove(source, field.range(), modifier);
-        }
-        return modifier.equals("private")
-            ? Optional.empty()
-            : Modifiers.replace(source, field.range(), modifier, "private");
-      }
-    }
-    int start =
-        Modifiers.behindAnnotations(
-            owner.trees(), field.tree().getModifiers(), field.range().declaration());
-    return direct
-        ? Optional.empty()
-        : Optional.of(Replacement.of(start, start, Written.plain("private ")));
+    return Modifiers.access(
+        owner.trees(),
+        field.tree().getModifiers(),
+        field.range(),
+        direct ? holder.type().visible() : "private ");
+  }
+
+  /** A method that the old class calls must be seen from there; others stay as they are. */
+  private Optional<Replacement> visibility(OwnerClass.Method method) {
+    boolean closed = method.is(Modifier.PRIVATE) || holder.type().elsewhere();
+    return closed && members.isCalledFromOutside(method)
+        ? Modifiers.access(
+            owner.trees(), method.tree().getModifiers(), method.range(), holder.type().visible())
+        : Optional.empty();
   }
 
   /** Carries a range with its own lines, or gives it a line where it had none of its own. */
@@ -250,7 +246,7 @@ final class NewClassText {
   }
 
   private void type(OwnerClass.Field field) {
-    copy(field.tree().getType());
+    FieldType.pieces(owner, field, self()).forEach(this::write);
   }
 
   private void constructor() {
@@ -263,7 +259,9 @@ final class NewClassText {
                 .sum();
     String indent = layout.member() + layout.unit().repeat(2);
     String separator = width > Layout.WIDTH - 5 ? end + indent : "";
-    write(Written.plain(layout.member() + holder.type().name() + "(" + separator));
+    write(
+        Written.plain(
+            layout.member() + holder.type().visible() + holder.type().name() + "(" + separator));
     String next = "";
     for (OwnerClass.Field field : parameters) {
       write(Written.plain(next));
@@ -285,7 +283,7 @@ final class NewClassText {
   }
 
   private void accessor(OwnerClass.Field field, FieldAccess access) {
-    write(Written.plain(layout.member()));
+    write(Written.plain(layout.member() + holder.type().visible()));
     type(field);
     write(
         Written.text(" " + access.accessor() + "() {" + end + layout.body() + "return ")
@@ -302,8 +300,10 @@ final class NewClassText {
     String separator = "";
     for (Received each : received) {
       parameters.add(Written.plain(separator));
-      parameters.add(
-          each.field().map(field -> copied(field.tree().getType())).orElseGet(this::ownerType));
+      parameters.addAll(
+          each.field()
+              .map(field -> FieldType.pieces(owner, field, self()))
+              .orElseGet(() -> List.of(ownerType())));
       parameters.add(Written.plain(" " + each.name()));
       separator = ", ";
     }
@@ -330,9 +330,7 @@ final class NewClassText {
     int start = delegate ? range.declaration() : range.start();
     int stop = delegate ? range.declarationEnd() : range.end();
     List<Replacement> inside = new ArrayList<>(within(start, stop));
-    if (method.is(Modifier.PRIVATE) && members.isCalledFromOutside(method)) {
-      Modifiers.remove(source, range, "private").ifPresent(inside::add);
-    }
+    visibility(method).ifPresent(inside::add);
     List<Received> received = members.receiving().of(method.element());
     if (!received.isEmpty()) {
       inside.add(received(method, received));

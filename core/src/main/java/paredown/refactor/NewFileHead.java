@@ -12,10 +12,12 @@ import paredown.text.TokenKind;
 /** The head of a new file: the licence of its neighbour, and the package. */
 final class NewFileHead {
   private final OwnerClass owner;
+  private final String packageName;
   private final SourceText source;
 
-  NewFileHead(OwnerClass owner) {
-    this.owner = owner;
+  NewFileHead(NewClass type) {
+    this.owner = type.owner();
+    this.packageName = type.packageName();
     this.source = owner.source();
   }
 
@@ -27,8 +29,8 @@ final class NewFileHead {
     if (until > 0 && !source.slice(0, until).isBlank()) {
       pieces.add(new Copied(owner.trees().path(), 0, until, List.of()));
     }
-    if (packageTree != null) {
-      pieces.add(Written.plain("package " + owner.packageName() + ";" + end + end));
+    if (!packageName.isEmpty()) {
+      pieces.add(Written.plain("package " + packageName + ";" + end + end));
     }
     return pieces;
   }

@@ -248,20 +248,12 @@ final class OwnerEdits {
 
   /** A variable takes the value that the field got; what computes it stays where it was. */
   private Replacement kept(Construction.Assigned assigned) {
-    Tree type = assigned.field().tree().getType();
+    List<Piece> pieces = new ArrayList<>(FieldType.pieces(owner, assigned.field(), null));
+    pieces.add(Written.plain(" " + assigned.local() + " = "));
     int value = owner.trees().start(assigned.value().getLeaf());
     requireNoComments(assigned, value);
     return new Replacement(
-        owner.trees().start(assigned.statement()),
-        value,
-        List.of(
-            new Copied(
-                owner.trees().path(),
-                owner.trees().start(type),
-                owner.trees().end(type),
-                List.of()),
-            Written.plain(" " + assigned.local() + " = ")),
-        dropped(assigned));
+        owner.trees().start(assigned.statement()), value, pieces, dropped(assigned));
   }
 
   private Replacement early(Construction.EarlyRead read, Construction.Build build) {

@@ -117,8 +117,7 @@ final class Receiving {
     String old = owner.simpleName();
     return way.filter(ExtractClass.Pass.VALUES::equals).isPresent()
         ? Optional.of(
-            "Received are: %s; --pass owner gives the whole %s."
-                .formatted(Listed.of(values()), old))
+            "%s; --pass owner gives the whole %s instead.".formatted(Listed.of(values()), old))
         : Optional.of(
             "%s and %s know each other now; --pass values gives methods just what they read."
                 .formatted(old, type.name()));
@@ -129,7 +128,7 @@ final class Receiving {
     for (OwnerClass.Method method : methods()) {
       List<String> names =
           of(method.element()).stream().map(each -> each.field().orElseThrow().name()).toList();
-      values.add("%s by %s".formatted(Listed.of(names), OwnerClass.signature(method)));
+      values.add("%s receives %s".formatted(OwnerClass.signature(method), Listed.of(names)));
     }
     return values;
   }

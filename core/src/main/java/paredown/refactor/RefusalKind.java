@@ -5,7 +5,6 @@ public enum RefusalKind {
   NOT_A_CLASS(Mark.NOT_YET, "only the fields of a class can be extracted"),
   CONSTANT_FIELD(Mark.UNSAFE, "the compiler has copied this constant into its users"),
   SHARED_DECLARATION(Mark.NOT_YET, "it is declared together with a field that stays"),
-  ARRAY_SIGNS(Mark.NOT_YET, "its array signs stand behind the name"),
   MAPPED_FIELD(Mark.UNSAFE, "its annotation says that something outside the code finds it by name"),
   MAPPED_CLASS(
       Mark.UNSAFE,

@@ -7,33 +7,35 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.Elements;
 
 /** What can be seen from a class: which members and types it may name. */
 final class Sight {
-  private final PackageElement home;
+  private final String home;
   private final Element outermost;
   private final Elements elements;
 
   Sight(TypeElement from, Elements elements) {
-    this(elements.getPackageOf(from), OwnerClass.outermost(from), elements);
+    this(
+        elements.getPackageOf(from).getQualifiedName().toString(),
+        OwnerClass.outermost(from),
+        elements);
   }
 
-  private Sight(PackageElement home, Element outermost, Elements elements) {
+  private Sight(String home, Element outermost, Elements elements) {
     this.home = home;
     this.outermost = outermost;
     this.elements = elements;
   }
 
-  /** What a new class in the package of another will see. */
-  static Sight beside(TypeElement type, Elements elements) {
-    return new Sight(elements.getPackageOf(type), null, elements);
+  /** What a new class of a package will see. */
+  static Sight within(String packageName, Elements elements) {
+    return new Sight(packageName, null, elements);
   }
 
   boolean isNear(Element element) {
-    return home.equals(elements.getPackageOf(element));
+    return elements.getPackageOf(element).getQualifiedName().contentEquals(home);
   }
 
   boolean isWithinSameOutermost(Element element) {

@@ -246,51 +246,12 @@ final class TypeNames {
   /** The imports that the written names need, each in its place among those of the file. */
   List<Replacement> imports() {
     List<Replacement> found = new ArrayList<>();
-    String end = trees.source().lineEnd();
-    List<? extends ImportTree> present =
-        trees.unit().tree().getImports().stream().filter(tree -> !tree.isStatic()).toList();
-    boolean first = true;
-    for (TypeElement type : added.values()) {
-      Written.Text text = Written.text("import ");
-      spell(text, type, type.getQualifiedName().toString(), keys, null);
-      String name = type.getQualifiedName().toString();
-      Optional<? extends ImportTree> next =
-          present.stream()
-              .filter(tree -> tree.getQualifiedIdentifier().toString().compareTo(name) > 0)
-              .findFirst();
-      if (next.isPresent()) {
-        int start = trees.start(next.get());
-        found.add(Replacement.of(start, start, text.text(";" + end).done()));
-      } else if (!present.isEmpty()) {
-        int behind = trees.source().nextLine(trees.end(present.get(present.size() - 1)) - 1);
-        boolean ended = "\r\n".indexOf(trees.source().text().charAt(behind - 1)) >= 0;
-        text = Written.text(ended ? "import " : end + "import ");
-        spell(text, type, name, keys, null);
-        found.add(Replacement.of(behind, behind, text.text(";" + (ended ? end : "")).done()));
-      } else {
-        found.add(alone(type, first, end));
-        first = false;
-      }
-    }
+    added.forEach(
+        (name, type) -> {
+          NewImport added = new NewImport(name, text -> spell(text, type, name, keys, null));
+          found.add(added.in(trees, found.isEmpty()));
+        });
     return found;
-  }
-
-  /** An import in a file that has none, below its package. */
-  private Replacement alone(TypeElement type, boolean first, String end) {
-    Tree packageTree = trees.unit().tree().getPackageName();
-    int at;
-    String before = "";
-    String behind = end;
-    if (packageTree == null) {
-      at = trees.source().codeTokenFrom(0).start();
-      behind = end + end;
-    } else {
-      at = trees.source().nextLine(trees.source().codeTokenFrom(trees.end(packageTree)).start());
-      before = first ? end : "";
-    }
-    Written.Text text = Written.text(before + "import ");
-    spell(text, type, type.getQualifiedName().toString(), keys, null);
-    return Replacement.of(at, at, text.text(";" + behind).done());
   }
 
   /** The type variables that a type mentions. */

@@ -76,9 +76,6 @@ final class ValuePassing extends Passing {
             .filter(each -> each.element().equals(read))
             .findFirst()
             .orElseThrow(() -> refused(word + " is inherited", where));
-    if (trees().end(field.tree().getType()) > field.declared()) {
-      throw refused("the type of " + word + " stands around its name", where);
-    }
     if (!steady.is(read, where, isLater(where))) {
       throw refused(word + " could change while it runs", where);
     }

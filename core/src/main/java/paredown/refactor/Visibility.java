@@ -29,6 +29,16 @@ final class Visibility {
     String word() {
       return word;
     }
+
+    /** How far a declaration is seen by its modifiers. */
+    static Level of(Element element) {
+      Set<Modifier> modifiers = element.getModifiers();
+      return modifiers.contains(Modifier.PUBLIC)
+          ? PUBLIC
+          : modifiers.contains(Modifier.PROTECTED)
+              ? PROTECTED
+              : modifiers.contains(Modifier.PRIVATE) ? PRIVATE : PACKAGE;
+    }
   }
 
   private final Route route;
@@ -87,12 +97,7 @@ final class Visibility {
 
   /** How far the method was seen in its old place. */
   Level before() {
-    Set<Modifier> modifiers = method.element().getModifiers();
-    return modifiers.contains(Modifier.PUBLIC)
-        ? Level.PUBLIC
-        : modifiers.contains(Modifier.PROTECTED)
-            ? Level.PROTECTED
-            : modifiers.contains(Modifier.PRIVATE) ? Level.PRIVATE : Level.PACKAGE;
+    return Level.of(method.element());
   }
 
   /** How far it must be seen in its new place. */

@@ -47,6 +47,19 @@ final class Words {
   }
 
   /**
+   * Requires that a package may have a name.
+   *
+   * @throws UnusableRequest where it may not
+   */
+  static void requirePackageName(String name) {
+    if (!SourceVersion.isName(name)) {
+      throw new UnusableRequest(
+          "No package can be named " + (name.isEmpty() ? "with nothing" : name) + ".",
+          "Give names with dots between them with --package, ferry.berths for example.");
+    }
+  }
+
+  /**
    * Requires that a class may have a name.
    *
    * @throws UnusableRequest where it may not

@@ -165,6 +165,7 @@ class ExtractClassTest {
             false,
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.of(ExtractClass.PassIn.SETTER));
     ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part", wishes);
     UnusableRequest unusable =

@@ -91,6 +91,7 @@ record RefactoringCase(
               delegate(),
               accepted(),
               operation.contains("--nested"),
+              optional("--package"),
               optional("--held-as"),
               optional("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
