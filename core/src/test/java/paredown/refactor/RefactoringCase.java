@@ -25,14 +25,17 @@ import paredown.program.Sources;
  *
  * <p>Its file begins with {@code #} and a sentence, then the operation as it would be typed; then
  * files behind {@code --- before PATH} and {@code --- after PATH}, or {@code --- refused KIND
- * PLACE}. A line {@code lines end with CRLF} says that all of its files do.
+ * PLACE}. A case that is refused may go on with what would come of it, and {@code --- shows BEFORE
+ * -> AFTER}: what {@code ferry.Probe.run()} gives then. A line {@code lines end with CRLF} says
+ * that all of its files do.
  */
 record RefactoringCase(
     String sentence,
     List<String> operation,
     Map<String, String> before,
     Map<String, String> after,
-    String refused) {
+    String refused,
+    String shows) {
 
   static List<RefactoringCase> all(Path folder) throws IOException {
     try (Stream<Path> files = Files.list(folder)) {
@@ -52,6 +55,7 @@ record RefactoringCase(
     Map<String, String> before = new TreeMap<>();
     Map<String, String> after = new TreeMap<>();
     String refused = "";
+    String shows = "";
     Map<String, String> into = null;
     String path = "";
     for (String line : lines.subList(2, lines.size())) {
@@ -62,11 +66,14 @@ record RefactoringCase(
       } else if (line.startsWith("--- refused ")) {
         refused = line.substring("--- refused ".length());
         into = null;
+      } else if (line.startsWith("--- shows ")) {
+        shows = line.substring("--- shows ".length());
+        into = null;
       } else if (into != null) {
         into.merge(path, line + end, String::concat);
       }
     }
-    return new RefactoringCase(sentence, operation, before, after, refused);
+    return new RefactoringCase(sentence, operation, before, after, refused, shows);
   }
 
   /** The value of an option of the operation; empty where it is not given. */
