@@ -16,6 +16,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
@@ -84,6 +85,10 @@ public final class Journal {
     try {
       requireUntouched(change);
       Step step = intend(change, command);
+      for (String made : step.folders()) {
+        disk.makeFolder(root.resolve(made));
+        disk.sync(root.resolve(made).getParent());
+      }
       for (int i = 0; i < step.files().size(); i++) {
         replace(step, i, "after");
       }
@@ -131,10 +136,27 @@ public final class Journal {
           replace(step, i, "before");
         }
       }
+      for (int i = step.folders().size() - 1; i >= 0; i--) {
+        removeEmpty(root.resolve(step.folders().get(i)));
+      }
       enter(returning, StepState.UNDONE);
       return edited;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Somebody else may have put something in meanwhile. */
+  private void removeEmpty(Path folder) throws IOException {
+    if (Files.isDirectory(folder)) {
+      boolean empty;
+      try (Stream<Path> entries = Files.list(folder)) {
+        empty = entries.findAny().isEmpty();
+      }
+      if (empty) {
+        disk.delete(folder);
+        disk.sync(folder.getParent());
+      }
     }
   }
 
@@ -169,7 +191,9 @@ public final class Journal {
     for (ChangedFile file : change.files()) {
       Path target = root.resolve(file.path());
       boolean exists = Files.exists(target, LinkOption.NOFOLLOW_LINKS);
-      if (Files.isSymbolicLink(target) || !target.getParent().toRealPath().startsWith(real)) {
+      Path folder = present(target.getParent());
+      boolean reached = Files.isDirectory(folder) && folder.toRealPath().startsWith(real);
+      if (Files.isSymbolicLink(target) || !reached) {
         throw new JournalProblem(
             file.path() + " is a link, or is reached by one that leads out of the project.",
             "Only files of the project itself are changed.",
@@ -183,8 +207,25 @@ public final class Journal {
             "Look at the preview again, then apply.",
             List.of(file.path()));
       }
-      requireWritable(exists ? target : target.getParent(), file.path());
+      requireWritable(exists ? target : folder, file.path());
     }
+  }
+
+  /** The innermost folder of a path that is there. */
+  private static Path present(Path folder) {
+    return Files.exists(folder, LinkOption.NOFOLLOW_LINKS) ? folder : present(folder.getParent());
+  }
+
+  /** The folders that new files need, outer ones first. */
+  private List<String> missing(Change change) {
+    Set<String> missing = new TreeSet<>();
+    for (ChangedFile file : change.files()) {
+      Path folder = root.resolve(file.path()).getParent();
+      for (Path there = present(folder); !folder.equals(there); folder = folder.getParent()) {
+        missing.add(relative(folder));
+      }
+    }
+    return List.copyOf(missing);
   }
 
   private static void requireWritable(Path target, String path) throws IOException {
@@ -243,7 +284,8 @@ public final class Journal {
             change.summary(),
             Instant.now().truncatedTo(ChronoUnit.SECONDS),
             StepState.INTENDED,
-            entries);
+            entries,
+            missing(change));
     save(part.resolve(StepFile.INTENT), StepFile.intent(step));
     save(part.resolve(StepFile.STATE), state(StepState.INTENDED));
     disk.sync(part.resolve("before"));

@@ -11,6 +11,7 @@ import java.util.List;
  * @param command the command that applied it
  * @param summary one sentence of what it did
  * @param files what it did to each file
+ * @param folders those that it made for new files, relative to the project's root, outer ones first
  */
 public record Step(
     int number,
@@ -19,10 +20,12 @@ public record Step(
     String summary,
     Instant when,
     StepState state,
-    List<Entry> files) {
+    List<Entry> files,
+    List<String> folders) {
 
   public Step {
     files = List.copyOf(files);
+    folders = List.copyOf(folders);
   }
 
   /**
@@ -39,6 +42,6 @@ public record Step(
   }
 
   Step in(StepState next) {
-    return new Step(number, change, command, summary, when, next, files);
+    return new Step(number, change, command, summary, when, next, files, folders);
   }
 }

@@ -31,6 +31,10 @@ final class StepFile {
       properties.setProperty("file." + i + ".before", entry.before());
       properties.setProperty("file." + i + ".after", entry.after());
     }
+    properties.setProperty("folders", String.valueOf(step.folders().size()));
+    for (int i = 0; i < step.folders().size(); i++) {
+      properties.setProperty("folder." + i, step.folders().get(i));
+    }
     StringWriter text = new StringWriter();
     try {
       properties.store(text, null);
@@ -52,6 +56,11 @@ final class StepFile {
               properties.getProperty("file." + i + ".before"),
               properties.getProperty("file." + i + ".after")));
     }
+    List<String> folders = new ArrayList<>();
+    int made = Integer.parseInt(properties.getProperty("folders", "0"));
+    for (int i = 0; i < made; i++) {
+      folders.add(properties.getProperty("folder." + i));
+    }
     return new Step(
         Integer.parseInt(folder.getFileName().toString()),
         properties.getProperty("change"),
@@ -59,6 +68,7 @@ final class StepFile {
         properties.getProperty("summary"),
         Instant.parse(properties.getProperty("when")),
         StepState.valueOf(Files.readString(folder.resolve(STATE)).strip()),
-        files);
+        files,
+        folders);
   }
 }

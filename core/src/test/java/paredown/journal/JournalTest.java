@@ -64,7 +64,7 @@ class JournalTest {
         new Change.Report(List.of(), List.of(), List.of(), List.of()));
   }
 
-  /** A change of a dozen files, of which two are new, in several folders. */
+  /** A change of a dozen files and one, of which three are new, in several folders. */
   static Change wideChange() {
     List<ChangedFile> files = new ArrayList<>();
     for (int i = 0; i < 10; i++) {
@@ -73,6 +73,7 @@ class JournalTest {
     }
     files.add(edit("src/pier0/Depth.java", null, "class Depth { }\n"));
     files.add(edit("src/pier1/Tide.java", null, "class Tide { }\n"));
+    files.add(edit("src/pier9/deep/Slip.java", null, "class Slip { }\n"));
     return new Change(
         "A wide change.",
         files,
@@ -85,8 +86,9 @@ class JournalTest {
   static Map<String, String> contents(Path root) throws IOException {
     Map<String, String> found = new TreeMap<>();
     try (Stream<Path> files = Files.walk(root.resolve("src"))) {
-      for (Path file : files.filter(Files::isRegularFile).toList()) {
-        found.put(root.relativize(file).toString(), Files.readString(file));
+      for (Path file : files.skip(1).toList()) {
+        boolean folder = Files.isDirectory(file);
+        found.put(root.relativize(file).toString(), folder ? "" : Files.readString(file));
       }
     }
     return found;
@@ -103,6 +105,25 @@ class JournalTest {
     assertEquals(before, contents(root));
     assertEquals(StepState.UNDONE, journal.steps().get(0).state());
     assertEquals(Optional.empty(), journal.last());
+  }
+
+  @Test
+  void makesTheFoldersOfNewFilesAndLeavesThoseThatAreInUseMeanwhile() throws IOException {
+    Change change =
+        new Change(
+            "A change.",
+            List.of(edit("src/pier/deep/Slip.java", null, "class Slip { }\n")),
+            Map.of(),
+            Map.of(),
+            Set.of(),
+            new Change.Report(List.of(), List.of(), List.of(), List.of()));
+    journal.undo(journal.verify(journal.write(change, "first")));
+    assertFalse(Files.exists(root.resolve("src/pier")));
+    Step step = journal.verify(journal.write(change, "second"));
+    Files.writeString(root.resolve("src/pier/Own.java"), "class Own { }\n");
+    journal.undo(step);
+    assertFalse(Files.exists(root.resolve("src/pier/deep")));
+    assertTrue(Files.exists(root.resolve("src/pier/Own.java")));
   }
 
   @Test

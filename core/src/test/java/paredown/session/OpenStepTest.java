@@ -29,7 +29,7 @@ class OpenStepTest {
   private final OpenStep open = new OpenStep(journal);
 
   private static Step step(StepState state) {
-    return new Step(1, "3f9a07", "pare", "A change.", Instant.EPOCH, state, List.of());
+    return new Step(1, "3f9a07", "pare", "A change.", Instant.EPOCH, state, List.of(), List.of());
   }
 
   @BeforeEach
