@@ -1,26 +1,17 @@
 package paredown.gate;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileVisitResult;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.SimpleFileVisitor;
-import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import paredown.project.Fingerprint;
 import paredown.project.Project;
 import paredown.project.Workspace;
+import paredown.project.WrittenFiles;
 
 /** A baseline is the last test run of a project as it stands, known by the content of its files. */
 public final class TestBaseline {
-  private static final Set<String> NOT_SOURCE = Set.of("target", "build", "out", "node_modules");
-
   private final Workspace workspace;
   private final String name;
 
@@ -34,39 +25,10 @@ public final class TestBaseline {
     Fingerprint fingerprint = new Fingerprint();
     fingerprint.add(System.getProperty("java.home"));
     fingerprint.add(project.settings().testCommand().orElse("mvn"));
-    for (Path file : files(project.root())) {
+    for (Path file : WrittenFiles.below(project.root()).keySet()) {
       fingerprint.add(file);
     }
     return new TestBaseline(new Workspace(project.root()), "tests-" + fingerprint.hex(16));
-  }
-
-  private static Set<Path> files(Path root) {
-    Set<Path> files = new TreeSet<>();
-    try {
-      Files.walkFileTree(
-          root,
-          new SimpleFileVisitor<>() {
-            @Override
-            public FileVisitResult preVisitDirectory(Path folder, BasicFileAttributes attributes) {
-              String folderName = String.valueOf(folder.getFileName());
-              boolean skip = NOT_SOURCE.contains(folderName) || folderName.startsWith(".");
-              return skip && !folder.equals(root)
-                  ? FileVisitResult.SKIP_SUBTREE
-                  : FileVisitResult.CONTINUE;
-            }
-
-            @Override
-            public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
-              if (attributes.isRegularFile()) {
-                files.add(file);
-              }
-              return FileVisitResult.CONTINUE;
-            }
-          });
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-    return files;
   }
 
   public Optional<TestRun> read() {

@@ -1,12 +1,10 @@
 package paredown.program;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileVisitResult;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.SimpleFileVisitor;
-import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -16,6 +14,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import paredown.project.Project;
+import paredown.project.WrittenFiles;
 
 /** The files of a project that are not Java and could name its classes all the same. */
 public final class OtherFiles {
@@ -25,7 +24,6 @@ public final class OtherFiles {
 
   private static final Set<String> DATA =
       Set.of("xml", "properties", "yml", "yaml", "json", "html", "xhtml", "tld", "conf", "toml");
-  private static final Set<String> NOT_SOURCE = Set.of("target", "build", "out", "node_modules");
   private static final long LARGEST = 1 << 20;
 
   private record Text(String path, String text, boolean code) {}
@@ -34,40 +32,24 @@ public final class OtherFiles {
 
   /** Reads the files of a project, up to a megabyte each. */
   OtherFiles(Project project) {
-    try {
-      Files.walkFileTree(
-          project.root(),
-          new SimpleFileVisitor<>() {
-            @Override
-            public FileVisitResult preVisitDirectory(Path folder, BasicFileAttributes attributes) {
-              String name = String.valueOf(folder.getFileName());
-              boolean skip = NOT_SOURCE.contains(name) || name.startsWith(".");
-              return skip && !folder.equals(project.root())
-                  ? FileVisitResult.SKIP_SUBTREE
-                  : FileVisitResult.CONTINUE;
-            }
-
-            @Override
-            public FileVisitResult visitFile(Path file, BasicFileAttributes attributes)
-                throws IOException {
+    WrittenFiles.below(project.root())
+        .forEach(
+            (file, size) -> {
               String ending = file.getFileName().toString().replaceAll(".*\\.", "");
               boolean code = CODE.contains(ending);
-              if ((code || DATA.contains(ending)) && attributes.size() <= LARGEST) {
-                String text = new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1);
-                files.add(new Text(project.relative(file), text, code));
+              if ((code || DATA.contains(ending)) && size <= LARGEST) {
+                files.add(new Text(project.relative(file), text(file), code));
               }
-              return FileVisitResult.CONTINUE;
-            }
-
-            @Override
-            public FileVisitResult visitFileFailed(Path file, IOException e) {
-              return FileVisitResult.CONTINUE;
-            }
-          });
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
-    }
+            });
     files.sort(Comparator.comparing(Text::path));
+  }
+
+  private static String text(Path file) {
+    try {
+      return new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /**

@@ -44,7 +44,7 @@ final class Companions {
   }
 
   private static boolean couldLeave(Leaving leaving, NewClass type, OwnerClass.Method method) {
-    Leaving alone = new Leaving(leaving.owner(), List.of(), List.of(method), List.of());
+    Leaving alone = Leaving.of(leaving.owner(), method);
     try {
       new MethodChecks(alone).require();
       new CarriedCode(leaving.with(method), type, Receiving.nothing(leaving.owner(), type))

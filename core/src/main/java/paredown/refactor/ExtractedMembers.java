@@ -3,7 +3,9 @@ package paredown.refactor;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import paredown.edit.Written;
 import paredown.program.Symbols;
+import paredown.program.UseKind;
 
 /**
  * What goes into a new class, and how it is reached from outside.
@@ -40,6 +42,25 @@ record ExtractedMembers(
 
   String accessorKey(FieldAccess access) {
     return Symbols.methodKey(holder.type().binaryName(), access.accessor(), List.of());
+  }
+
+  /**
+   * Writes the making of a new object, up to its arguments.
+   *
+   * @param inferred whether the compiler can tell the type arguments, as it can but where a value's
+   *     own type depends on them
+   */
+  Written.Text creation(Written.Text text, boolean inferred) {
+    var types = leaving.owner().program().types();
+    List<String> erased =
+        construction.parameters().stream()
+            .map(field -> types.erasure(field.element().asType()).toString())
+            .toList();
+    NewClass type = holder.type();
+    text.here(UseKind.CREATION, Symbols.constructorKey(type.binaryName(), erased)).text("new ");
+    return inferred
+        ? text.name(type.name(), type.key()).text(holder.variables().isEmpty() ? "" : "<>")
+        : holder.type(text);
   }
 
   /** Whether code that stays calls a method in its new place, a delegate included. */

@@ -2,23 +2,45 @@ package paredown.refactor;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import paredown.refactor.MemberUses.MemberUse;
 
-/**
- * The members that leave their class together, and every use of them.
- *
- * @param fields in the order of the text
- * @param methods in the order of the text
- */
-record Leaving(
-    OwnerClass owner,
-    List<OwnerClass.Field> fields,
-    List<OwnerClass.Method> methods,
-    List<MemberUse> uses) {
+/** The members that leave their class together, and every use of them. */
+final class Leaving {
+  private final OwnerClass owner;
+  private final List<OwnerClass.Field> fields;
+  private final List<OwnerClass.Method> methods;
+  private final List<MemberUse> uses;
+  private final Map<Element, String> keys = new HashMap<>();
+  private final Set<String> statics = new HashSet<>();
+  private final List<MemberUse> staying = new ArrayList<>();
+  private final List<MemberUse> along = new ArrayList<>();
+
+  private Leaving(
+      OwnerClass owner,
+      List<OwnerClass.Field> fields,
+      List<OwnerClass.Method> methods,
+      List<MemberUse> uses) {
+    this.owner = owner;
+    this.fields = fields;
+    this.methods = methods;
+    this.uses = uses;
+    fields.forEach(field -> note(field.element(), field.key()));
+    methods.forEach(method -> note(method.element(), method.key()));
+    uses.forEach(use -> (leaves(use) ? along : staying).add(use));
+  }
+
+  private void note(Element member, String key) {
+    keys.put(member, key);
+    if (member.getModifiers().contains(Modifier.STATIC)) {
+      statics.add(key);
+    }
+  }
 
   /**
    * The members that these words select.
@@ -27,8 +49,12 @@ record Leaving(
    */
   static Leaving of(OwnerClass owner, List<String> fields, List<String> methods) {
     Leaving some = new Leaving(owner, owner.fields(fields), owner.methods(methods), List.of());
-    return new Leaving(
-        owner, some.fields(), some.methods(), MemberUses.of(owner.program(), some.keys()));
+    return new Leaving(owner, some.fields, some.methods, MemberUses.of(owner.program(), some.keys));
+  }
+
+  /** One method alone; its uses are not looked for. */
+  static Leaving of(OwnerClass owner, OwnerClass.Method method) {
+    return new Leaving(owner, List.of(), List.of(method), List.of());
   }
 
   /** The same with a method more; its uses are not looked for. */
@@ -38,11 +64,27 @@ record Leaving(
     return new Leaving(owner, fields, more, uses);
   }
 
+  OwnerClass owner() {
+    return owner;
+  }
+
+  /** The fields, in the order of the text. */
+  List<OwnerClass.Field> fields() {
+    return fields;
+  }
+
+  /** The methods, in the order of the text. */
+  List<OwnerClass.Method> methods() {
+    return methods;
+  }
+
+  /** Every use of them. */
+  List<MemberUse> uses() {
+    return uses;
+  }
+
   /** Their keys, by the elements. */
   Map<Element, String> keys() {
-    Map<Element, String> keys = new HashMap<>();
-    fields.forEach(field -> keys.put(field.element(), field.key()));
-    methods.forEach(method -> keys.put(method.element(), method.key()));
     return keys;
   }
 
@@ -58,13 +100,12 @@ record Leaving(
 
   /** Whether the old class will hold an object of the new one: not all that leaves is static. */
   boolean holdsObject() {
-    return !fieldsOfObject().isEmpty() || !methodsOfObject().isEmpty();
+    return statics.size() < keys.size();
   }
 
+  /** Whether what is used there is static. */
   boolean isStatic(MemberUse use) {
-    return keys().entrySet().stream()
-        .filter(entry -> entry.getValue().equals(use.key()))
-        .anyMatch(entry -> entry.getKey().getModifiers().contains(Modifier.STATIC));
+    return statics.contains(use.key());
   }
 
   /** The uses of the fields. */
@@ -74,12 +115,12 @@ record Leaving(
 
   /** The uses by code that stays. */
   List<MemberUse> staying() {
-    return uses.stream().filter(use -> !leaves(use)).toList();
+    return staying;
   }
 
   /** The uses by code that leaves, too. */
   List<MemberUse> along() {
-    return uses.stream().filter(this::leaves).toList();
+    return along;
   }
 
   private boolean leaves(MemberUse use) {

@@ -14,7 +14,6 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
-import paredown.text.SourceText;
 
 /** A field that a class gets for the object that one of its methods moves to. */
 final class NewField {
@@ -104,17 +103,14 @@ final class NewField {
 
   /** The declaration, the first in the class, so that the object is there before all else. */
   Replacement declared(TypeNames names) {
-    SourceText source = owner.source();
-    Layout layout = Layout.of(owner);
-    int behind = owner.opening() + 1;
-    boolean line = source.endsLine(behind);
-    int at = line ? source.nextLine(behind) : behind;
-    Written.Text text = Written.text((line ? "" : layout.lineEnd()) + layout.member());
+    FirstMember first = FirstMember.of(owner);
+    Written.Text text = Written.text(first.before());
     names.write(text.text("private final "), target.element(), owner.element());
     text.text(" " + name() + " = ")
         .here(UseKind.CREATION, Symbols.constructorKey(target.binaryName(), List.of()))
         .text("new ");
     names.write(text, target.element(), owner.element());
-    return Replacement.of(at, at, text.text("();" + layout.lineEnd()).done());
+    text.text("();" + owner.source().lineEnd());
+    return Replacement.of(first.at(), first.at(), text.done());
   }
 }

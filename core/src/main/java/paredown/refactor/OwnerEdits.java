@@ -112,13 +112,11 @@ final class OwnerEdits {
 
   /** Without fields, the object is made before all else. */
   private Replacement atBeginning() {
-    int behind = owner.opening() + 1;
-    boolean line = source.endsLine(behind);
-    int at = line ? source.nextLine(behind) : behind;
-    Written.Text text = Written.text((line ? "" : layout.lineEnd()) + layout.member());
+    FirstMember first = FirstMember.of(owner);
+    Written.Text text = Written.text(first.before());
     holder.type(text.text(holder.modifiers())).text(" " + holder.name() + " = ");
-    return Replacement.of(
-        at, at, creation(text, true).text("();" + layout.lineEnd().repeat(line ? 2 : 1)).done());
+    String behind = "();" + layout.lineEnd().repeat(first.onLine() ? 2 : 1);
+    return Replacement.of(first.at(), first.at(), members.creation(text, true).text(behind).done());
   }
 
   private Written declaration(int[] range) {
@@ -127,7 +125,7 @@ final class OwnerEdits {
     holder.type(text).text(" " + holder.name());
     if (members.construction().atDeclaration()) {
       text.text(" = ");
-      creation(text, true).text("()");
+      members.creation(text, true).text("()");
     }
     boolean endsLine =
         source.text().charAt(range[1] - 1) == '\n' || source.text().charAt(range[1] - 1) == '\r';
@@ -150,21 +148,6 @@ final class OwnerEdits {
         .local(holder.name())
         .text(";" + end + layout.member() + "}" + end);
     return Replacement.of(at, at, text.done());
-  }
-
-  /** The compiler can tell the type arguments but where a value's own type depends on them. */
-  private Written.Text creation(Written.Text text, boolean inferred) {
-    List<String> types =
-        members.construction().parameters().stream()
-            .map(field -> owner.program().types().erasure(field.element().asType()).toString())
-            .toList();
-    text.here(UseKind.CREATION, Symbols.constructorKey(holder.type().binaryName(), types))
-        .text("new ");
-    if (!inferred) {
-      return holder.type(text);
-    }
-    return text.name(holder.type().name(), holder.type().key())
-        .text(holder.variables().isEmpty() ? "" : "<>");
   }
 
   /** The signature stays as it was; the body only forwards. */
@@ -304,7 +287,7 @@ final class OwnerEdits {
       text.here(UseKind.RECEIVER, Symbols.typeKey(holder.ownerType()));
     }
     text.name(holder.name(), holder.key()).text(" = ");
-    creation(text, build.assignments().stream().allMatch(OwnerEdits::isPlain)).text("(");
+    members.creation(text, build.assignments().stream().allMatch(OwnerEdits::isPlain)).text("(");
     pieces.add(text.done());
     Map<OwnerClass.Field, Construction.Assigned> byField =
         build.assignments().stream()

@@ -16,7 +16,6 @@ import paredown.edit.Indent;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Symbols;
-import paredown.program.UseKind;
 import paredown.text.SourceText;
 
 /**
@@ -192,14 +191,7 @@ final class PassedIn {
   }
 
   private void creation(Written.Text text) {
-    List<String> types =
-        members.construction().parameters().stream()
-            .map(field -> owner.program().types().erasure(field.element().asType()).toString())
-            .toList();
-    text.here(UseKind.CREATION, Symbols.constructorKey(holder.type().binaryName(), types))
-        .text("new ")
-        .name(holder.type().name(), holder.type().key())
-        .text(holder.variables().isEmpty() ? "(" : "<>(");
+    members.creation(text, true).text("(");
     String separator = "";
     for (OwnerClass.Field field : members.construction().parameters()) {
       Construction.Assigned assigned =

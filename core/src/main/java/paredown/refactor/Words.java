@@ -26,11 +26,7 @@ final class Words {
    * @throws UnusableRequest where it may not
    */
   static void requireMethodName(String name) {
-    if (!SourceVersion.isIdentifier(name) || Lexer.isKeyword(name)) {
-      throw new UnusableRequest(
-          "No method can be named " + name + ".",
-          "Give a Java identifier with --name, fits for example.");
-    }
+    requireName("method", name, "with --name, fits");
   }
 
   /**
@@ -39,10 +35,14 @@ final class Words {
    * @throws UnusableRequest where it may not
    */
   static void requireFieldName(String name) {
+    requireName("field", name, "with --held-as, passage");
+  }
+
+  private static void requireName(String what, String name, String advice) {
     if (!SourceVersion.isIdentifier(name) || Lexer.isKeyword(name)) {
       throw new UnusableRequest(
-          "No field can be named " + name + ".",
-          "Give a Java identifier with --held-as, passage for example.");
+          "No " + what + " can be named " + name + ".",
+          "Give a Java identifier " + advice + " for example.");
     }
   }
 
