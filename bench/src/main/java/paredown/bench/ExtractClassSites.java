@@ -101,15 +101,7 @@ final class ExtractClassSites implements Sites {
     private void addElsewhere(
         TypeFact type, List<String> fields, List<String> methods, Set<String> callers) {
       String home = type.name().replaceAll("(\\.\\p{Lu}.*)?$", "") + ".parts";
-      ExtractClass.Wishes wishes =
-          new ExtractClass.Wishes(
-              Optional.empty(),
-              Set.of(),
-              false,
-              Optional.of(home),
-              Optional.empty(),
-              Optional.empty(),
-              Optional.empty());
+      ExtractClass.Wishes wishes = ExtractClass.Wishes.NONE.inPackage(home);
       sites.add(
           new Site(
               "other package",
@@ -130,15 +122,7 @@ final class ExtractClassSites implements Sites {
         Set<String> elsewhere = new TreeSet<>();
         methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
         for (ExtractClass.Pass way : ExtractClass.Pass.values()) {
-          ExtractClass.Wishes wishes =
-              new ExtractClass.Wishes(
-                  Optional.empty(),
-                  Set.of(),
-                  false,
-                  Optional.empty(),
-                  Optional.empty(),
-                  Optional.of(way),
-                  Optional.empty());
+          ExtractClass.Wishes wishes = ExtractClass.Wishes.NONE.pass(way);
           sites.add(
               new Site(
                   "with " + way.name().toLowerCase(),

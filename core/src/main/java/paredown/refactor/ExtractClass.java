@@ -82,6 +82,21 @@ public record ExtractClass(
     public Wishes {
       accepted = Set.copyOf(accepted);
     }
+
+    /** The same for a class in another package. */
+    public Wishes inPackage(String home) {
+      return new Wishes(delegate, accepted, nested, Optional.of(home), heldAs, pass, passIn);
+    }
+
+    /** The same where methods may receive what they need of their old object. */
+    public Wishes pass(Pass way) {
+      return new Wishes(delegate, accepted, nested, inPackage, heldAs, Optional.of(way), passIn);
+    }
+
+    /** The same where another object can come into the field. */
+    public Wishes passIn(PassIn way) {
+      return new Wishes(delegate, accepted, nested, inPackage, heldAs, pass, Optional.of(way));
+    }
   }
 
   public ExtractClass {

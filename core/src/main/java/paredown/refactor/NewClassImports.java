@@ -47,6 +47,9 @@ final class NewClassImports {
       boolean needed = member.equals("*") ? homes.contains(home) : names.contains(member);
       if (needed) {
         single.add(name);
+      }
+      // A class needs no import of its own package.
+      if (needed && (tree.isStatic() || !home.equals(type.packageName()))) {
         if (last >= 0 && hasGap(last, owner.trees().start(tree))) {
           pieces.add(Written.plain(end));
         }
@@ -83,7 +86,9 @@ final class NewClassImports {
 
   /** A class of the new package would be meant by a name that no single import explains. */
   private void requireNoOther(String name, String packageName, Set<String> single) {
-    boolean explained = single.stream().anyMatch(each -> each.endsWith("." + name));
+    boolean explained =
+        single.contains(packageName + ".*")
+            || single.stream().anyMatch(each -> each.endsWith("." + name));
     if (!explained && owner.program().elements().getTypeElement(packageName + "." + name) != null) {
       throw Refused.of(
           RefusalKind.NAME_HIDDEN,

@@ -9,8 +9,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
@@ -158,15 +156,7 @@ class ExtractClassTest {
   void passesNoObjectInWhereAllIsStatic() {
     Sources sources =
         new Fixture(folder).with("src/A.java", "class A { static int a; int b; }\n").sources();
-    ExtractClass.Wishes wishes =
-        new ExtractClass.Wishes(
-            Optional.empty(),
-            Set.of(),
-            false,
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty(),
-            Optional.of(ExtractClass.PassIn.SETTER));
+    ExtractClass.Wishes wishes = ExtractClass.Wishes.NONE.passIn(ExtractClass.PassIn.SETTER);
     ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part", wishes);
     UnusableRequest unusable =
         assertThrows(
