@@ -98,6 +98,15 @@ class ApplyTest {
   }
 
   @Test
+  void makesTheFolderOfANewPackageAndTakesItAway() throws IOException {
+    Ran.pare(folder, with("--package", "ferry.water", "--pass", "values")).exits(0);
+    assertTrue(ferry.sources().containsKey("src/ferry/water/Passage.java"));
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
+    assertTrue(Files.notExists(folder.resolve("src/ferry/water")));
+  }
+
+  @Test
   void putsEverythingBackWhereATestTurnsRedAndNamesItFirst() throws IOException {
     String red = "<failure message=\"expected: true\">at (SailingTest.java:41)</failure>";
     reporting(
