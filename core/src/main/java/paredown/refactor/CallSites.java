@@ -3,7 +3,6 @@ package paredown.refactor;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
@@ -123,7 +122,8 @@ final class CallSites {
     }
     for (Unit unit : moving.program().units()) {
       UnitTrees trees = new UnitTrees(moving.program(), unit);
-      imports(trees, edits);
+      StaticImports.removals(trees, moving.owner(), List.of(moving.method().element()))
+          .forEach(edit -> edits.add(trees.path(), edit));
       new MovedLinks(moving, names.get(unit.path()), trees).collect(edits);
     }
   }
@@ -166,30 +166,6 @@ final class CallSites {
             .anyMatch(each -> each.getSimpleName().contentEquals(moving.name()));
     if (several || !target.getTypeParameters().isEmpty()) {
       throw refused(use, "a method reference would not be exact any more");
-    }
-  }
-
-  /** A static import of the method goes, where nothing else has its name. */
-  private void imports(UnitTrees trees, EditList edits) {
-    OwnerClass.Method method = moving.method();
-    boolean alone =
-        moving.owner().element().getEnclosedElements().stream()
-            .filter(each -> each.getSimpleName().contentEquals(method.name()))
-            .noneMatch(each -> !each.equals(method.element()));
-    for (ImportTree tree : trees.unit().tree().getImports()) {
-      boolean named =
-          tree.isStatic()
-              && tree.getQualifiedIdentifier()
-                  .toString()
-                  .equals(moving.owner().element().getQualifiedName() + "." + method.name());
-      if (named && alone) {
-        int start = trees.source().lineStart(trees.start(tree));
-        int end = trees.source().nextLine(trees.end(tree) - 1);
-        int[] wide = MemberRange.withGap(trees.source(), new int[] {start, end});
-        edits.add(
-            trees.path(),
-            Rewriting.of(trees, wide[0], wide[1], "the method is in another class now"));
-      }
     }
   }
 

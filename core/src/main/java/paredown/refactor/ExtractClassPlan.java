@@ -80,7 +80,6 @@ final class ExtractClassPlan {
     OutsideNames.requireNone(owner, namesWithout(delegates), overruled);
     List<MemberUse> asking = asking(delegates);
     statics.requireNoLaterStart(asking);
-    statics.requireNoStaticImport(asking);
 
     CarriedCode carried = new CarriedCode(leaving, type, receiving);
     List<FieldDeclaration> declarations = FieldDeclaration.of(owner, leaving.fields());

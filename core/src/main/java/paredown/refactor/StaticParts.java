@@ -1,7 +1,6 @@
 package paredown.refactor;
 
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.ImportTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
@@ -12,7 +11,6 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
-import paredown.program.Unit;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
 
@@ -125,31 +123,5 @@ final class StaticParts {
       }
     }
     return false;
-  }
-
-  /** Refuses where a static import names what leaves. */
-  void requireNoStaticImport(List<MemberUse> asking) {
-    for (Unit unit : owner.program().units()) {
-      for (ImportTree tree : unit.tree().getImports()) {
-        String name = tree.getQualifiedIdentifier().toString();
-        String home = name.substring(0, name.lastIndexOf('.'));
-        boolean ofOwner =
-            tree.isStatic() && home.equals(owner.element().getQualifiedName().toString());
-        String member = name.substring(name.lastIndexOf('.') + 1);
-        boolean asked =
-            asking.stream()
-                .filter(use -> use.file().equals(unit.path()) && use.simple())
-                .anyMatch(use -> member.equals("*") || nameOf(use).equals(member));
-        if (ofOwner && asked) {
-          UnitTrees trees = new UnitTrees(owner.program(), unit);
-          throw Refused.of(
-              RefusalKind.STATIC_CONTEXT, member, "a static import names it", trees.place(tree));
-        }
-      }
-    }
-  }
-
-  private static String nameOf(MemberUse use) {
-    return use.key().substring(use.key().indexOf('#') + 1).replaceAll("\\(.*", "");
   }
 }

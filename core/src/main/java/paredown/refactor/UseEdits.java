@@ -4,7 +4,10 @@ import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
+import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
@@ -32,9 +35,24 @@ final class UseEdits {
         edit(use, edits);
       }
     }
+    List<Element> gone = gone();
     for (Unit unit : owner.program().units()) {
       docs(unit, edits);
+      StaticImports.removals(new UnitTrees(owner.program(), unit), owner, gone)
+          .forEach(edit -> edits.add(unit.path(), edit));
     }
+  }
+
+  /** The static members that are not in their old place any more. */
+  private List<Element> gone() {
+    Stream<Element> fields = members.fields().stream().map(OwnerClass.Field::element);
+    Stream<Element> methods =
+        members.methods().stream()
+            .filter(method -> !members.delegates().contains(method))
+            .map(OwnerClass.Method::element);
+    return Stream.concat(fields, methods)
+        .filter(each -> each.getModifiers().contains(Modifier.STATIC))
+        .toList();
   }
 
   private boolean isInOwnerFile(String file) {
