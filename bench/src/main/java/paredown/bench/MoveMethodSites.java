@@ -96,6 +96,9 @@ final class MoveMethodSites implements Sites {
             other.name(),
             method.isStatic() ? "static" : how,
             keeps);
+        if (!method.isStatic()) {
+          add(type, method, "by callers", other.name(), "callers", false);
+        }
       }
     }
 

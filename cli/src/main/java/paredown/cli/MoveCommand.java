@@ -69,8 +69,9 @@ final class MoveCommand extends PareCommand {
         description = {
           "How it reaches its new object: a parameter's or field's name,",
           "outer (the object around its own), new (one for each call),",
-          "new-field (one that each object keeps), or static (none).",
-          "Needed where several or none are plain."
+          "new-field (one that each object keeps), callers (one that each",
+          "caller has), or static (none). Needed where several or none are",
+          "plain."
         })
     private String through;
 

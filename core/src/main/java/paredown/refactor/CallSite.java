@@ -190,7 +190,9 @@ final class CallSite {
         requireOwnAround();
         names.write(text, moving.target().element(), around);
         text.text(".").name("this", "this of " + moving.target().binaryName()).text(".");
-      } else if (through instanceof Through.Fresh) {
+      } else if (through instanceof Through.Callers && !(caller() instanceof CallerObject.Made)) {
+        caller(text);
+      } else if (through instanceof Through.Fresh || through instanceof Through.Callers) {
         text.here(UseKind.CREATION, Symbols.constructorKey(moving.target().binaryName(), List.of()))
             .text("new ");
         names.write(text, moving.target().element(), around);
@@ -200,6 +202,32 @@ final class CallSite {
         text.text(".");
       }
       pieces.add(text.done());
+    }
+  }
+
+  private CallerObject caller() {
+    return CallerObject.of(trees, use.path(), moving.target().element());
+  }
+
+  /** What the caller has, where it has one. */
+  private void caller(Written.Text text) {
+    if (caller() instanceof CallerObject.Held held) {
+      String name = held.field().getSimpleName().toString();
+      if (isLocal(name)) {
+        text.name("this", "this of " + moving.program().symbols().binary(around)).text(".");
+      } else {
+        text.here(UseKind.RECEIVER, moving.program().symbols().key(around));
+      }
+      text.name(name, moving.program().symbols().key(held.field())).text(".");
+    } else if (caller() instanceof CallerObject.Itself itself) {
+      if (itself.type().equals(around)) {
+        text.here(UseKind.RECEIVER, moving.program().symbols().key(around));
+      } else {
+        names.write(text, itself.type(), around);
+        text.text(".")
+            .name("this", "this of " + moving.program().symbols().binary(itself.type()))
+            .text(".");
+      }
     }
   }
 

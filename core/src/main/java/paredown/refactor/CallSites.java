@@ -29,6 +29,7 @@ final class CallSites {
   private final Moving moving;
   private final Map<String, TypeNames> names;
   private final List<MemberUses.MemberUse> uses;
+  private boolean makes;
 
   /** Finds the callers, which must see the method where it goes. */
   CallSites(Moving moving, Map<String, TypeNames> names) {
@@ -45,9 +46,27 @@ final class CallSites {
     for (MemberUses.MemberUse use : uses) {
       TypeElement around = classAround(use.trees(), use.path());
       moving.visibility().seenFrom(around);
+      if (moving.through() instanceof Through.Callers) {
+        caller(use, around);
+      }
       receiver(use).ifPresent(type -> requireSeen(type, around, use));
     }
     requireExported();
+  }
+
+  private void caller(MemberUses.MemberUse use, TypeElement around) {
+    CallerObject has = CallerObject.of(use.trees(), use.path(), moving.target().element());
+    if (has instanceof CallerObject.Itself itself) {
+      moving.visibility().askedOf(itself.type());
+    } else if (has instanceof CallerObject.Made) {
+      makes = true;
+      moving.visibility().makes(new Sight(around, moving.program().elements()));
+    }
+  }
+
+  /** Whether a caller makes a new object of the target, as it has none. */
+  boolean makesObjects() {
+    return makes;
   }
 
   /** The type of the argument that a caller will ask; empty where it asks something else. */

@@ -28,8 +28,8 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
   /**
    * What is wished where there is a choice.
    *
-   * @param through a parameter's or field's name, {@code outer}, {@code new} or {@code static};
-   *     empty where it is plain
+   * @param through a parameter's or field's name, {@code outer}, {@code new}, {@code new-field},
+   *     {@code callers} or {@code static}; empty where it is plain
    * @param delegate whether its old place goes on forwarding; empty where it is private or not
    *     decides
    * @param owner whether it receives its whole old object even where values would do

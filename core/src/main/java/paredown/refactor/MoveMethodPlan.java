@@ -110,6 +110,9 @@ final class MoveMethodPlan {
       names.put(unit.path(), new TypeNames(new UnitTrees(program, unit), moving::key));
     }
     CallSites sites = new CallSites(moving, names);
+    if (sites.makesObjects()) {
+      checks.requireMade();
+    }
     Replacement inserted = new MovedText(moving, names).inserted();
     edits.add(target.trees().path(), inserted);
     if (moving.delegate()) {
@@ -157,7 +160,9 @@ final class MoveMethodPlan {
             ? " as a static method"
             : moving.through() instanceof Through.Fresh fresh
                 ? fresh.kept() ? ", asked of an object in a new field" : ", asked of a new object"
-                : "";
+                : moving.through() instanceof Through.Callers
+                    ? ", asked of an object that each caller has"
+                    : "";
     String stays = moving.delegate() ? "; %s goes on forwarding".formatted(owner.simpleName()) : "";
     return "%s of %s moves to %s%s%s."
         .formatted(

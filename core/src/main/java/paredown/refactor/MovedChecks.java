@@ -15,6 +15,7 @@ import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.util.ElementFilter;
+import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.UseKind;
@@ -50,7 +51,13 @@ final class MovedChecks {
     if (method.tree().getBody() == null) {
       throw Refused.because(RefusalKind.NO_BODY, subject, place);
     }
-    if (Boolean.FALSE.equals(wishes.delegate().orElse(null))) {
+    boolean gives = through instanceof Through.Callers;
+    if (gives && Boolean.TRUE.equals(wishes.delegate().orElse(null))) {
+      throw new UnusableRequest(
+          "Where callers give the object, none can ask the old place of " + subject + ".",
+          "Leave --delegate keep out, or say --through new.");
+    }
+    if (gives || Boolean.FALSE.equals(wishes.delegate().orElse(null))) {
       Ties.of(owner, method)
           .or(
               () ->
@@ -72,9 +79,10 @@ final class MovedChecks {
         .delegate()
         .orElseGet(
             () ->
-                !method.is(Modifier.PRIVATE)
-                    || Ties.of(owner, method).isPresent()
-                    || keepsObject());
+                !(through instanceof Through.Callers)
+                    && (!method.is(Modifier.PRIVATE)
+                        || Ties.of(owner, method).isPresent()
+                        || keepsObject()));
   }
 
   /** Whether the old place could go as well. */
@@ -91,7 +99,7 @@ final class MovedChecks {
   void requireTarget(Moving moving) {
     Element type = target.element();
     if (through instanceof Through.Fresh fresh) {
-      requireFresh();
+      new FreshObject(target, owner, subject).require();
       if (fresh.kept()) {
         new NewField(owner, target, method).require(method, new Overruled(wishes.accepted()));
       }
@@ -142,31 +150,10 @@ final class MovedChecks {
         RefusalKind.TARGET_ELSEWHERE, subject, why, target.trees().place(target.tree()));
   }
 
-  private void requireFresh() {
-    Element type = target.element();
-    boolean plain =
-        type.getKind() == ElementKind.CLASS
-            && !type.getModifiers().contains(Modifier.ABSTRACT)
-            && (target.element().getNestingKind() == NestingKind.TOP_LEVEL
-                || type.getModifiers().contains(Modifier.STATIC))
-            && target.element().getTypeParameters().isEmpty();
-    Sight sight = new Sight(owner.element(), program.elements());
-    boolean made =
-        ElementFilter.constructorsIn(type.getEnclosedElements()).stream()
-            .anyMatch(
-                each ->
-                    each.getParameters().isEmpty()
-                        && each.getThrownTypes().isEmpty()
-                        && !sight.hides(each));
-    boolean quiet =
-        target.constructors().stream()
-                .filter(each -> each.element().getParameters().isEmpty())
-                .allMatch(each -> each.tree().getBody().getStatements().size() <= 1)
-            && target.initialisers().isEmpty()
-            && target.element().getSuperclass().toString().equals("java.lang.Object");
-    if (!plain || !made || !quiet) {
-      throw elsewhere("a new object of it cannot be made by the way");
-    }
+  /** Requires that nobody can tell that callers make objects of the target. */
+  void requireMade() {
+    new FreshObject(target, owner, subject).require();
+    requireQuietStart();
   }
 
   private void requireSteady(Moving moving) {

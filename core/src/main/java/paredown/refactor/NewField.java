@@ -1,12 +1,8 @@
 package paredown.refactor;
 
-import com.sun.source.tree.NewClassTree;
-import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -58,31 +54,6 @@ final class NewField {
           stored ? RefusalKind.SERIALIZED : RefusalKind.MAPPED_CLASS, "A new field", place);
     }
     new ReflectionCheck(owner, Map.of()).requireUnless(overruled);
-    target.fields().stream()
-        .filter(field -> !field.is(Modifier.STATIC) && field.tree().getInitializer() != null)
-        .forEach(field -> requirePlain(new TreePath(field.path(), field.tree().getInitializer())));
-  }
-
-  /** What is made with each object may not make others of the project in turn, without an end. */
-  private void requirePlain(TreePath initialiser) {
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitNewClass(NewClassTree tree, Void unused) {
-        Element made = target.trees().element(getCurrentPath());
-        boolean platform =
-            tree.getClassBody() == null
-                && made != null
-                && made.getEnclosingElement().toString().startsWith("java.");
-        if (!platform) {
-          throw Refused.of(
-              RefusalKind.TARGET_ELSEWHERE,
-              subject,
-              "a new object of it makes others",
-              target.trees().place(tree));
-        }
-        return super.visitNewClass(tree, null);
-      }
-    }.scan(initialiser, null);
   }
 
   /** A name that the file does not know yet. */

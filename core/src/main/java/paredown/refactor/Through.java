@@ -50,6 +50,14 @@ sealed interface Through {
     }
   }
 
+  /** An object that each caller has, or makes. */
+  record Callers() implements Through {
+    @Override
+    public String word() {
+      return "callers";
+    }
+  }
+
   /** No object: the method is static. */
   record Nothing() implements Through {
     @Override

@@ -41,6 +41,9 @@ final class ThroughChoice {
     if (word.equals("new") || word.equals("new-field")) {
       return new Through.Fresh(word.equals("new-field"));
     }
+    if (word.equals("callers")) {
+      return new Through.Callers();
+    }
     return linked.stream()
         .filter(each -> each.word().equals(word))
         .findFirst()
@@ -68,14 +71,15 @@ final class ThroughChoice {
     }
     throw new UnusableRequest(
         "%s has no link to %s.".formatted(OwnerClass.signature(method), target.writtenName()),
-        "Say --through static for a static method, --through new to ask a new object each time, or"
-            + " --through new-field to keep one in a new field.");
+        "Say --through static for a static method, --through new to ask a new object each time,"
+            + " --through new-field to keep one in a new field, or --through callers to let each"
+            + " caller ask the object that it has.");
   }
 
   private static String words(List<Through> linked) {
     return linked.stream().map(Through::word).collect(Collectors.joining(", "))
         + (linked.isEmpty() ? "" : ", ")
-        + "static, new or new-field";
+        + "static, new, new-field or callers";
   }
 
   private List<Through> linked() {

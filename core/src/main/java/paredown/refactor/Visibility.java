@@ -80,10 +80,16 @@ final class Visibility {
     String place = target.trees().place(target.tree());
     widening.open(target.element(), sight, route.subject(), place);
     if (route.through() instanceof Through.Fresh) {
-      ElementFilter.constructorsIn(target.element().getEnclosedElements()).stream()
-          .filter(constructor -> constructor.getParameters().isEmpty())
-          .forEach(constructor -> widening.open(constructor, sight, route.subject(), place));
+      makes(sight);
     }
+  }
+
+  /** Notes that code of a class makes objects of the target. */
+  void makes(Sight sight) {
+    String place = target.trees().place(target.tree());
+    ElementFilter.constructorsIn(target.element().getEnclosedElements()).stream()
+        .filter(constructor -> constructor.getParameters().isEmpty())
+        .forEach(constructor -> widening.open(constructor, sight, route.subject(), place));
   }
 
   /** Notes that it is asked of a type below the target, which inherits nothing private. */

@@ -59,7 +59,8 @@ class MoveMethodTest {
   @Test
   void asksWhichWayWhereSeveralLeadToTheTarget() {
     UnusableRequest problem = unusable("n()", "Quay", MoveMethod.Wishes.NONE);
-    assertEquals("Say which with --through: a, b, static, new or new-field.", problem.advice());
+    assertEquals(
+        "Say which with --through: a, b, static, new, new-field or callers.", problem.advice());
   }
 
   @Test
