@@ -142,7 +142,8 @@ public final class Sweep {
     for (Site site : all()) {
       if (site.id().equals(id)) {
         System.out.println(site.operation().command());
-        try (Refactoring.Planned plan = site.operation().plan(sources, index)) {
+        try {
+          Refactoring.Planned plan = site.operation().plan(sources, index);
           for (ChangedFile file : plan.change().files()) {
             System.out.println("--- " + file.path());
             System.out.println(file.after().text());
@@ -179,7 +180,8 @@ public final class Sweep {
   }
 
   private String attempt(Site site, Refactoring operation, Map<String, String> note) {
-    try (Refactoring.Planned plan = operation.plan(sources, index)) {
+    try {
+      Refactoring.Planned plan = operation.plan(sources, index);
       note.put("files", String.valueOf(plan.change().files().size()));
       note.put("command", operation.command());
       return judged(site, operation, plan, Gates.check(plan.program(), plan.change()));

@@ -21,15 +21,21 @@ import paredown.facts.Access.Root;
 import paredown.program.Program;
 import paredown.program.Unit;
 
-/** The named types that a program's files declare, and the names of their members. */
+/**
+ * The named types that a program's files declare, or the other files of the whole that it is a part
+ * of, and the names of their members.
+ */
 final class DeclaredTypes {
   private final Program program;
   private final SourcePositions positions;
   private final Set<Element> types = Collections.newSetFromMap(new IdentityHashMap<>());
+  private final Map<Element, Boolean> elsewhere = new IdentityHashMap<>();
   private final Map<Element, String> names = new IdentityHashMap<>();
+  private final Set<String> files;
 
-  DeclaredTypes(Program program) {
+  DeclaredTypes(Program program, Set<String> files) {
     this.program = program;
+    this.files = files;
     this.positions = program.trees().getSourcePositions();
     for (Unit unit : program.units()) {
       TreePath path = new TreePath(unit.tree());
@@ -49,7 +55,10 @@ final class DeclaredTypes {
   }
 
   boolean holds(Element type) {
-    return types.contains(type);
+    return types.contains(type)
+        || type instanceof TypeElement named
+            && elsewhere.computeIfAbsent(
+                named, each -> program.skeletonOf(named).filter(files::contains).isPresent());
   }
 
   String name(TypeElement type) {

@@ -52,14 +52,24 @@ public final class FactsDrawer {
   private final List<TypeFact> types = new ArrayList<>();
   private Unit unit;
 
-  private FactsDrawer(Program program) {
+  private FactsDrawer(Program program, Set<String> files) {
     this.program = program;
-    this.own = new DeclaredTypes(program);
+    this.own = new DeclaredTypes(program, files);
     this.faulty = program.errors().stream().map(CompileError::file).collect(Collectors.toSet());
   }
 
+  /** The facts of a program that stands for itself. */
   public static Facts draw(Program program) {
-    FactsDrawer drawer = new FactsDrawer(program);
+    return draw(program, Set.of());
+  }
+
+  /**
+   * The facts of a program that is a part of a larger one.
+   *
+   * @param files the paths of the whole
+   */
+  static Facts draw(Program program, Set<String> files) {
+    FactsDrawer drawer = new FactsDrawer(program, files);
     for (Unit unit : program.units()) {
       drawer.unit = unit;
       TreePath path = new TreePath(unit.tree());

@@ -14,9 +14,9 @@ public record Head(Set<Modifier> modifiers, Set<String> annotations, Set<String>
       Set.of("Override", "Deprecated", "SuppressWarnings", "SafeVarargs", "FunctionalInterface");
 
   public Head {
-    modifiers = Set.copyOf(modifiers);
-    annotations = Set.copyOf(annotations);
-    living = Set.copyOf(living);
+    modifiers = Ordered.copy(modifiers);
+    annotations = Ordered.copy(annotations);
+    living = Ordered.copy(living);
   }
 
   public boolean is(Modifier modifier) {

@@ -11,6 +11,6 @@ import java.util.Set;
  */
 public record Question(String type, String text, Set<String> members, int line) {
   public Question {
-    members = Set.copyOf(members);
+    members = Ordered.copy(members);
   }
 }

@@ -31,10 +31,10 @@ public record TypeFact(
     boolean hasErrors) {
 
   public TypeFact {
-    supertypes = Set.copyOf(supertypes);
+    supertypes = Ordered.copy(supertypes);
     fields = List.copyOf(fields);
     methods = List.copyOf(methods);
-    mentions = Set.copyOf(mentions);
+    mentions = Ordered.copy(mentions);
   }
 
   /** The kinds of types that are told apart. */

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jgrapht.Graph;
-import org.jgrapht.graph.DefaultEdge;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 
@@ -37,7 +36,7 @@ public final class ClientGroups {
     if (users.isEmpty()) {
       return List.of();
     }
-    Graph<String, DefaultEdge> graph = MemberGroups.graph(type);
+    Graph<String, Tie> graph = MemberGroups.graph(type);
     Map<String, String> firstOf = new HashMap<>();
     for (MethodFact method : type.methods()) {
       if (graph.containsVertex(method.signature())) {

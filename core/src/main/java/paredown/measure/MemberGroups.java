@@ -4,10 +4,11 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import org.jgrapht.Graph;
 import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.graph.AsSubgraph;
-import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.graph.SimpleGraph;
 import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
@@ -52,8 +53,8 @@ public final class MemberGroups {
   }
 
   /** The members that tie or are tied, fields by name and methods by signature. */
-  static Graph<String, DefaultEdge> graph(TypeFact type) {
-    Graph<String, DefaultEdge> graph = new SimpleGraph<>(DefaultEdge.class);
+  static Graph<String, Tie> graph(TypeFact type) {
+    Graph<String, Tie> graph = new SimpleGraph<>(null, numbered(), false);
     type.instanceFields().forEach(field -> graph.addVertex(field.name()));
     List<MethodFact> methods = type.methods().stream().filter(MemberGroups::ties).toList();
     methods.forEach(method -> graph.addVertex(method.signature()));
@@ -68,11 +69,16 @@ public final class MemberGroups {
     return graph;
   }
 
-  static List<Set<String>> parts(Graph<String, DefaultEdge> graph) {
+  private static Supplier<Tie> numbered() {
+    AtomicInteger last = new AtomicInteger();
+    return () -> new Tie(last.incrementAndGet());
+  }
+
+  static List<Set<String>> parts(Graph<String, Tie> graph) {
     return new ConnectivityInspector<>(graph).connectedSets();
   }
 
-  static Graph<String, DefaultEdge> within(Graph<String, DefaultEdge> graph, Set<String> part) {
+  static Graph<String, Tie> within(Graph<String, Tie> graph, Set<String> part) {
     return new AsSubgraph<>(graph, part);
   }
 

@@ -11,7 +11,6 @@ import java.util.TreeSet;
 import org.jgrapht.Graph;
 import org.jgrapht.alg.clustering.GirvanNewmanClustering;
 import org.jgrapht.alg.clustering.UndirectedModularityMeasurer;
-import org.jgrapht.graph.DefaultEdge;
 import paredown.facts.TypeFact;
 import paredown.text.NameWords;
 
@@ -51,7 +50,7 @@ public final class Responsibilities {
   }
 
   private List<MemberGroups.Group> groups() {
-    Graph<String, DefaultEdge> graph = MemberGroups.graph(type);
+    Graph<String, Tie> graph = MemberGroups.graph(type);
     Set<String> loose = new TreeSet<>();
     for (Set<String> part : MemberGroups.parts(graph)) {
       if (part.size() < SMALLEST) {
@@ -60,6 +59,7 @@ public final class Responsibilities {
         groups.addAll(divided(graph, part));
       }
     }
+    groups.sort(Comparator.comparing(members -> new TreeSet<>(members).toString()));
     loose.forEach(this::settle);
     return groups.stream()
         .map(members -> MemberGroups.group(type, members))
@@ -67,13 +67,12 @@ public final class Responsibilities {
         .toList();
   }
 
-  private List<Set<String>> divided(Graph<String, DefaultEdge> whole, Set<String> part) {
+  private List<Set<String>> divided(Graph<String, Tie> whole, Set<String> part) {
     if (part.size() < DIVIDED_FROM || part.size() > DIVIDED_TO) {
       return List.of(new HashSet<>(part));
     }
-    Graph<String, DefaultEdge> graph = MemberGroups.within(whole, part);
-    UndirectedModularityMeasurer<String, DefaultEdge> measurer =
-        new UndirectedModularityMeasurer<>(graph);
+    Graph<String, Tie> graph = MemberGroups.within(whole, part);
+    UndirectedModularityMeasurer<String, Tie> measurer = new UndirectedModularityMeasurer<>(graph);
     List<Set<String>> best = List.of(part);
     double highest = MODULARITY;
     for (int count = 2; count <= MOST; count++) {
@@ -89,7 +88,7 @@ public final class Responsibilities {
   }
 
   /** A cut is plain where every side has state and logic, and hardly anything crosses it. */
-  private boolean isPlain(Graph<String, DefaultEdge> graph, List<Set<String>> clusters) {
+  private boolean isPlain(Graph<String, Tie> graph, List<Set<String>> clusters) {
     long crossing =
         graph.edgeSet().stream()
             .filter(

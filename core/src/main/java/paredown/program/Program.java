@@ -3,10 +3,12 @@ package paredown.program;
 import com.sun.source.tree.CompilationUnitTree;
 import com.sun.source.util.DocTrees;
 import com.sun.source.util.JavacTask;
+import com.sun.source.util.TreePath;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -16,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.Elements;
@@ -38,7 +41,6 @@ import paredown.text.SourceText;
 public final class Program implements AutoCloseable {
   private final Sources sources;
   private final StandardJavaFileManager files;
-  private final SourcePath sourcePath;
   private final DocTrees trees;
   private final Elements elements;
   private final Types types;
@@ -51,12 +53,10 @@ public final class Program implements AutoCloseable {
       Sources sources,
       JavacTask task,
       StandardJavaFileManager files,
-      SourcePath sourcePath,
       Map<String, Unit> units,
       List<CompileError> errors) {
     this.sources = sources;
     this.files = files;
-    this.sourcePath = sourcePath;
     this.trees = DocTrees.instance(task);
     this.elements = task.getElements();
     this.types = task.getTypes();
@@ -77,34 +77,26 @@ public final class Program implements AutoCloseable {
     JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
     DiagnosticCollector<JavaFileObject> said = new DiagnosticCollector<>();
     StandardJavaFileManager files = compiler.getStandardFileManager(said, null, null);
-    SourcePath sourcePath = new SourcePath(sources.project());
+    OtherSources others = new OtherSources(files, sources, texts.keySet());
     try {
       List<TextObject> objects = texts.values().stream().map(TextObject::new).toList();
       JavacTask task =
           (JavacTask)
               compiler.getTask(
-                  Writer.nullWriter(),
-                  files,
-                  said,
-                  options(sources.project(), sourcePath),
-                  null,
-                  objects);
+                  Writer.nullWriter(), others, said, options(sources.project()), null, objects);
       Map<String, Unit> units = new LinkedHashMap<>();
       for (CompilationUnitTree tree : task.parse()) {
         SourceText source = texts.get(path(tree.getSourceFile()));
         units.put(source.path(), new Unit(source, tree));
       }
       task.analyze();
-      return new Program(sources, task, files, sourcePath, units, errors(said, texts.keySet()));
+      return new Program(sources, task, files, units, errors(said, texts.keySet()));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
-    } catch (RuntimeException e) {
-      sourcePath.close();
-      throw e;
     }
   }
 
-  private static List<String> options(Project project, SourcePath sourcePath) {
+  private static List<String> options(Project project) {
     Set<String> classPath = new LinkedHashSet<>();
     int release = 0;
     String encoding = "UTF-8";
@@ -127,9 +119,7 @@ public final class Program implements AutoCloseable {
                 "-encoding",
                 encoding,
                 "-classpath",
-                String.join(java.io.File.pathSeparator, classPath),
-                "-sourcepath",
-                sourcePath.option()));
+                String.join(java.io.File.pathSeparator, classPath)));
     if (release != 0 && release != Runtime.version().feature()) {
       options.addAll(List.of("--release", String.valueOf(release)));
     }
@@ -162,6 +152,15 @@ public final class Program implements AutoCloseable {
     return TextObject.SCHEME.equals(uri.getScheme()) ? uri.getPath().substring(1) : "";
   }
 
+  /** What the compiler knows a file of the project by. */
+  static URI uri(String scheme, String path) {
+    try {
+      return new URI(scheme, "", "/" + path, null);
+    } catch (URISyntaxException e) {
+      throw new IllegalArgumentException(path, e);
+    }
+  }
+
   public Sources sources() {
     return sources;
   }
@@ -188,6 +187,38 @@ public final class Program implements AutoCloseable {
 
   public List<CompileError> errors() {
     return errors;
+  }
+
+  /** Whether a type is declared in the sources of the project. */
+  public boolean declares(TypeElement type) {
+    return trees.getTree(type) != null;
+  }
+
+  /**
+   * Where an element is declared in the sources of the project; null where it is not.
+   *
+   * @throws OnlySkeleton where its file is none of this program's, so that its code is not known
+   */
+  public TreePath declaration(Element element) {
+    TreePath path = trees.getPath(element);
+    skeletonOf(path)
+        .ifPresent(
+            file -> {
+              throw new OnlySkeleton(file);
+            });
+    return path;
+  }
+
+  /** The path of the file whose skeleton declares a type; empty where none does. */
+  public Optional<String> skeletonOf(TypeElement type) {
+    return skeletonOf(trees.getPath(type));
+  }
+
+  private static Optional<String> skeletonOf(TreePath path) {
+    return Optional.ofNullable(path)
+        .map(each -> each.getCompilationUnit().getSourceFile().toUri())
+        .filter(file -> OtherSources.SCHEME.equals(file.getScheme()))
+        .map(file -> file.getPath().substring(1));
   }
 
   /** Names the symbols of this program. */
@@ -228,7 +259,6 @@ public final class Program implements AutoCloseable {
   @Override
   public void close() {
     try {
-      sourcePath.close();
       files.close();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -242,16 +272,8 @@ public final class Program implements AutoCloseable {
     private final SourceText source;
 
     TextObject(SourceText source) {
-      super(URI.create(SCHEME + ":///" + escaped(source.path())), Kind.SOURCE);
+      super(uri(SCHEME, source.path()), Kind.SOURCE);
       this.source = source;
-    }
-
-    private static String escaped(String path) {
-      try {
-        return new URI(null, null, path, null).getRawPath();
-      } catch (java.net.URISyntaxException e) {
-        throw new IllegalArgumentException(path, e);
-      }
     }
 
     @Override

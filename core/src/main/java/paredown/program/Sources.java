@@ -3,7 +3,9 @@ package paredown.program;
 import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,12 +24,17 @@ public final class Sources {
   private final Map<String, SourceFile> files = new LinkedHashMap<>();
   private final Map<String, SourceText> texts = new ConcurrentHashMap<>();
   private final Map<String, byte[]> bytes = new ConcurrentHashMap<>();
+  private final Map<String, Skeleton> skeletons = new ConcurrentHashMap<>();
+  private final Map<String, List<String>> packages = new HashMap<>();
   private final Set<String> garbled = ConcurrentHashMap.newKeySet();
   private OtherFiles others;
 
   public Sources(Project project) {
     this.project = project;
-    SourceFiles.of(project).forEach(file -> files.put(file.path(), file));
+    for (SourceFile file : SourceFiles.of(project)) {
+      files.put(file.path(), file);
+      packages.computeIfAbsent(file.folder(), each -> new ArrayList<>()).add(file.path());
+    }
   }
 
   public Project project() {
@@ -54,6 +61,16 @@ public final class Sources {
    */
   public SourceText text(String path) {
     return texts.computeIfAbsent(path, this::read);
+  }
+
+  /** The skeleton of a file, read when it is first asked for. */
+  Skeleton skeleton(String path) {
+    return skeletons.computeIfAbsent(path, each -> Skeleton.of(text(each).text()));
+  }
+
+  /** The paths of the files in the folders of a package. */
+  List<String> inPackage(String name) {
+    return packages.getOrDefault(name, List.of());
   }
 
   /** The bytes of a file as they were when its text was read. */

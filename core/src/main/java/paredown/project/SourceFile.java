@@ -1,5 +1,6 @@
 package paredown.project;
 
+import java.io.File;
 import java.nio.file.Path;
 
 /**
@@ -10,6 +11,12 @@ import java.nio.file.Path;
  * @param root the source root it is below
  */
 public record SourceFile(String path, Path file, Path root, Module module, Kind kind) {
+
+  /** The package that its folder stands for. */
+  public String folder() {
+    Path folder = root.relativize(file).getParent();
+    return folder == null ? "" : folder.toString().replace(File.separatorChar, '.');
+  }
 
   /** What a source file is for. */
   public enum Kind {

@@ -204,7 +204,7 @@ final class CallSites {
 
   /** Whether a variable is set once, to a new object. */
   private static boolean isMadeOnce(UnitTrees trees, Element variable) {
-    TreePath path = trees.program().trees().getPath(variable);
+    TreePath path = trees.program().declaration(variable);
     if (path == null
         || !(path.getLeaf() instanceof com.sun.source.tree.VariableTree tree)
         || !(tree.getInitializer() instanceof NewClassTree)) {

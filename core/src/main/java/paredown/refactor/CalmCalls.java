@@ -5,6 +5,7 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
+import com.sun.source.util.TreePath;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -68,8 +69,8 @@ final class CalmCalls {
 
   /** The field that a method without parameters gives by its body alone. */
   private Optional<VariableElement> given(ExecutableElement method) {
-    MethodTree tree = program.trees().getTree(method);
-    if (tree == null || tree.getBody() == null) {
+    TreePath path = program.declaration(method);
+    if (path == null || !(path.getLeaf() instanceof MethodTree tree) || tree.getBody() == null) {
       return component(method);
     }
     var statements = tree.getBody().getStatements();

@@ -133,7 +133,7 @@ final class EarlyUses {
   }
 
   private boolean hasQuietBody(ExecutableElement constructor) {
-    TreePath path = owner.program().trees().getPath(constructor);
+    TreePath path = owner.program().declaration(constructor);
     if (path == null) {
       return false;
     }

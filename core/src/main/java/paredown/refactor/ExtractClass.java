@@ -194,30 +194,21 @@ public record ExtractClass(
     DeclaredType header = index.type(type);
     requireClass(header, sources, index);
     requireFreeName(header, index);
-    Program program =
-        Program.of(sources, ReadableFiles.withAuxiliaries(Set.of(header.file()), index));
-    try {
-      Set<String> looked = ReadableFiles.paths(program);
-      Set<String> affected = affected(OwnerClass.of(program, header), index);
-      while (true) {
-        if (!looked.containsAll(affected)) {
-          looked = affected;
-          program.close();
-          program = Program.of(sources, looked);
-        }
-        ReadableFiles.require(program, Set.of(header.file()));
-        ExtractClassPlan plan = new ExtractClassPlan(this, OwnerClass.of(program, header), index);
-        Change change = plan.change();
-        affected = new TreeSet<>(looked);
-        affected.addAll(sharing(plan.widened(), header, index));
-        if (looked.containsAll(affected)) {
-          return new Planned(change, program);
-        }
-      }
-    } catch (RuntimeException e) {
-      program.close();
-      throw e;
+    return new Rounds(sources, index)
+        .plan(Set.of(header.file()), program -> round(program, header, index));
+  }
+
+  private Rounds.Outcome round(Program program, DeclaredType header, SourceIndex index) {
+    OwnerClass owner = OwnerClass.of(program, header);
+    Set<String> affected = affected(owner, index);
+    if (!ReadableFiles.paths(program).containsAll(affected)) {
+      return Rounds.Outcome.lacking(affected);
     }
+    ReadableFiles.require(program, Set.of(header.file()));
+    ExtractClassPlan plan = new ExtractClassPlan(this, owner, index);
+    Change change = plan.change();
+    affected.addAll(sharing(plan.widened(), header, index));
+    return new Rounds.Outcome(affected, () -> change);
   }
 
   /** Subclasses could override what becomes visible to them. */

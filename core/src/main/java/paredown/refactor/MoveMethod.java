@@ -6,7 +6,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import paredown.UnusableRequest;
 import paredown.program.DeclaredType;
-import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
@@ -135,28 +134,20 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
       DeclaredType to,
       Optional<String> ownerReason) {
     Set<String> home = new TreeSet<>(List.of(from.file(), to.file()));
-    Program program = Program.of(sources, ReadableFiles.withAuxiliaries(home, index));
-    try {
-      Set<String> looked = ReadableFiles.paths(program);
-      while (true) {
-        ReadableFiles.require(program, home);
-        MoveMethodPlan plan =
-            new MoveMethodPlan(
-                this, OwnerClass.of(program, from), OwnerClass.of(program, to), index, ownerReason);
-        Set<String> affected = new TreeSet<>(plan.affected());
-        affected.addAll(looked);
-        affected = ReadableFiles.withAuxiliaries(affected, index);
-        if (affected.equals(looked)) {
-          return new Planned(plan.change(), program);
-        }
-        looked = affected;
-        program.close();
-        program = Program.of(sources, affected);
-      }
-    } catch (RuntimeException e) {
-      program.close();
-      throw e;
-    }
+    return new Rounds(sources, index)
+        .plan(
+            home,
+            program -> {
+              ReadableFiles.require(program, home);
+              MoveMethodPlan plan =
+                  new MoveMethodPlan(
+                      this,
+                      OwnerClass.of(program, from),
+                      OwnerClass.of(program, to),
+                      index,
+                      ownerReason);
+              return new Rounds.Outcome(plan.affected(), plan::change);
+            });
   }
 
   private static void requireEditable(DeclaredType type, Sources sources) {

@@ -157,7 +157,7 @@ final class NeverNull {
             || method.getModifiers().contains(Modifier.PRIVATE)
             || method.getModifiers().contains(Modifier.FINAL)
             || method.getEnclosingElement().getModifiers().contains(Modifier.FINAL);
-    TreePath path = program.trees().getPath(method);
+    TreePath path = program.declaration(method);
     return last
         && depth > 0
         && path != null

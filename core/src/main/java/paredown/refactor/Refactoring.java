@@ -1,6 +1,7 @@
 package paredown.refactor;
 
 import paredown.edit.Change;
+import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 
@@ -22,10 +23,5 @@ public sealed interface Refactoring permits ExtractClass, MoveMethod {
   String says();
 
   /** What was planned, and the program it was planned on, which the gates compare with. */
-  record Planned(Change change, paredown.program.Program program) implements AutoCloseable {
-    @Override
-    public void close() {
-      program.close();
-    }
-  }
+  record Planned(Change change, Program program) {}
 }

@@ -76,7 +76,7 @@ final class StaticParts {
     while (type != null && !(type instanceof TypeElement)) {
       type = type.getEnclosingElement();
     }
-    return type instanceof TypeElement named && owner.program().trees().getTree(named) != null;
+    return type instanceof TypeElement named && owner.program().declares(named);
   }
 
   /**

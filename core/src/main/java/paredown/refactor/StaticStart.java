@@ -31,7 +31,7 @@ final class StaticStart {
   /** Where the start of a class, or of one above it, looks at others; empty where it is quiet. */
   Optional<String> loud(TypeElement type) {
     for (Element at = type; at instanceof TypeElement each; at = superclass(each)) {
-      TreePath path = program.trees().getPath(each);
+      TreePath path = program.declaration(each);
       if (path == null) {
         break;
       }
@@ -77,9 +77,7 @@ final class StaticStart {
           owner = owner.getEnclosingElement();
         }
         boolean other =
-            owner instanceof TypeElement named
-                && !isWithin(named, type)
-                && program.trees().getTree(named) != null;
+            owner instanceof TypeElement named && !isWithin(named, type) && program.declares(named);
         others[0] |= other;
         return super.visitIdentifier(tree, null);
       }

@@ -136,7 +136,7 @@ final class Widening {
   }
 
   private boolean isEditable(Element element) {
-    TreePath path = program.trees().getPath(element);
+    TreePath path = program.declaration(element);
     boolean declared =
         path != null
             && unit(path).isPresent()

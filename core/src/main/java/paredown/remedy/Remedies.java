@@ -107,16 +107,15 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
 
   private static Remedy plan(
       Candidate candidate, Cure.Move move, Sources sources, SourceIndex index) {
-    try (Refactoring.Planned planned = move.refactoring().plan(sources, index)) {
-      List<String> price = new ArrayList<>(move.effect().price());
-      price.addAll(price(planned.change(), 2));
-      return new Remedy(
-          candidate.id(),
-          move.refactoring(),
-          new Effect(move.effect().figures(), price),
-          planned.change(),
-          Gates.check(planned.program(), planned.change()));
-    }
+    Refactoring.Planned planned = move.refactoring().plan(sources, index);
+    List<String> price = new ArrayList<>(move.effect().price());
+    price.addAll(price(planned.change(), 2));
+    return new Remedy(
+        candidate.id(),
+        move.refactoring(),
+        new Effect(move.effect().figures(), price),
+        planned.change(),
+        Gates.check(planned.program(), planned.change()));
   }
 
   /** Plans an extraction. A method that cannot come along stays, and so do those that call it. */
@@ -126,7 +125,8 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
       Facts facts,
       Sources sources,
       SourceIndex index) {
-    try (Refactoring.Planned planned = refactoring.plan(sources, index)) {
+    try {
+      Refactoring.Planned planned = refactoring.plan(sources, index);
       Change change = planned.change();
       return new Remedy(
           original.id(),

@@ -16,7 +16,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
-import paredown.facts.FactsDrawer;
+import paredown.facts.FactsReader;
 import paredown.gate.Gates;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
@@ -27,7 +27,6 @@ import paredown.journal.Journal;
 import paredown.journal.Lock;
 import paredown.journal.Step;
 import paredown.program.CompileError;
-import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.Nearest;
@@ -95,35 +94,33 @@ public final class Session {
     AtomicInteger read = new AtomicInteger();
     CompletableFuture<History> history =
         CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits, read));
-    try (Program program = Program.of(sources, main)) {
-      progress.doing("drawing the facts");
-      Facts facts = FactsDrawer.draw(program).beside(this::isInTests);
-      progress.doing("looking at the history");
-      progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
-      Grounds grounds = Grounds.of(facts, history.join(), limits);
-      progress.doing("looking for smells");
-      List<Accepted> lived = accepted();
-      List<Finding> all = Detectors.find(grounds);
-      Map<Boolean, List<Finding>> found =
-          all.stream()
-              .collect(
-                  Collectors.partitioningBy(
-                      finding -> lived.stream().anyMatch(each -> each.covers(finding))));
-      Map<String, List<Candidate>> candidates = new LinkedHashMap<>();
-      all.forEach(finding -> candidates.put(finding.id(), Candidates.of(finding, facts)));
-      Optional<CompileError> missing =
-          program.errors().stream().filter(CompileError::isUnresolved).findFirst();
-      return new Survey(
-          project.root().getFileName().toString(),
-          facts,
-          found.get(false),
-          found.get(true),
-          candidates,
-          grounds,
-          missing,
-          main.stream().filter(sources::isGarbled).toList(),
-          (System.nanoTime() - begin) / 1_000_000);
-    }
+    FactsReader.Reading reading = FactsReader.read(sources, main);
+    Facts facts = reading.facts().beside(this::isInTests);
+    progress.doing("looking at the history");
+    progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
+    Grounds grounds = Grounds.of(facts, history.join(), limits);
+    progress.doing("looking for smells");
+    List<Accepted> lived = accepted();
+    List<Finding> all = Detectors.find(grounds);
+    Map<Boolean, List<Finding>> found =
+        all.stream()
+            .collect(
+                Collectors.partitioningBy(
+                    finding -> lived.stream().anyMatch(each -> each.covers(finding))));
+    Map<String, List<Candidate>> candidates = new LinkedHashMap<>();
+    all.forEach(finding -> candidates.put(finding.id(), Candidates.of(finding, facts)));
+    Optional<CompileError> missing =
+        reading.errors().stream().filter(CompileError::isUnresolved).findFirst();
+    return new Survey(
+        project.root().getFileName().toString(),
+        facts,
+        found.get(false),
+        found.get(true),
+        candidates,
+        grounds,
+        missing,
+        main.stream().filter(sources::isGarbled).toList(),
+        (System.nanoTime() - begin) / 1_000_000);
   }
 
   /** Whether the test sources, which a survey does not read otherwise, hold an identifier. */
@@ -218,11 +215,10 @@ public final class Session {
   /** Plans a refactoring and lets the first two gates judge it; nothing is written. */
   public Preview preview(Refactoring refactoring) {
     progress.doing("planning");
-    try (Refactoring.Planned planned = refactoring.plan(sources, index())) {
-      progress.doing("checking that every name still means the same");
-      Verdict verdict = Gates.check(planned.program(), planned.change());
-      return new Preview(refactoring, planned.change(), verdict);
-    }
+    Refactoring.Planned planned = refactoring.plan(sources, index());
+    progress.doing("checking that every name still means the same");
+    Verdict verdict = Gates.check(planned.program(), planned.change());
+    return new Preview(refactoring, planned.change(), verdict);
   }
 
   /** The findings that the project lives with. */

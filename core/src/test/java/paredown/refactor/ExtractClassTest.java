@@ -37,10 +37,9 @@ class ExtractClassTest {
   }
 
   private Change plan(Sources sources, ExtractClass operation) {
-    try (Refactoring.Planned planned = operation.plan(sources, new SourceIndex(sources))) {
-      assertTrue(Gates.check(planned.program(), planned.change()).passed());
-      return planned.change();
-    }
+    Refactoring.Planned planned = operation.plan(sources, new SourceIndex(sources));
+    assertTrue(Gates.check(planned.program(), planned.change()).passed());
+    return planned.change();
   }
 
   @Test
@@ -64,8 +63,7 @@ class ExtractClassTest {
     Sources sources = new Fixture(folder).with("src/A.java", bytes).sources();
     ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part");
     Refused refused =
-        assertThrows(
-            Refused.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+        assertThrows(Refused.class, () -> operation.plan(sources, new SourceIndex(sources)));
     assertEquals(RefusalKind.GARBLED, refused.kind());
   }
 
@@ -93,8 +91,7 @@ class ExtractClassTest {
         new Sources(new Project(plain.root(), plain.tool(), List.of(generating), plain.settings()));
     ExtractClass operation = new ExtractClass("Sailing", List.of("a"), List.of(), "Part");
     Refused refused =
-        assertThrows(
-            Refused.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+        assertThrows(Refused.class, () -> operation.plan(sources, new SourceIndex(sources)));
     assertEquals(RefusalKind.GENERATED, refused.kind());
     assertEquals(List.of("gen/ferry/Codes.java"), refused.places());
   }
@@ -144,8 +141,7 @@ class ExtractClassTest {
     Sources sources = hold();
     ExtractClass operation = new ExtractClass("Hold", List.of("taken"), List.of("free"), "Part");
     Refused refused =
-        assertThrows(
-            Refused.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+        assertThrows(Refused.class, () -> operation.plan(sources, new SourceIndex(sources)));
     assertTrue(
         refused.getMessage().contains("limit (1 other use) and name() (no other use)"),
         refused.getMessage());
@@ -160,7 +156,7 @@ class ExtractClassTest {
     ExtractClass operation = new ExtractClass("A", List.of("a"), List.of(), "Part", wishes);
     UnusableRequest unusable =
         assertThrows(
-            UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+            UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)));
     assertTrue(unusable.getMessage().contains("no object to pass in"), unusable.getMessage());
   }
 
@@ -170,7 +166,7 @@ class ExtractClassTest {
     ExtractClass operation = new ExtractClass("A", List.of(), List.of(), "Part");
     UnusableRequest unusable =
         assertThrows(
-            UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+            UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)));
     assertEquals("Say --fields, --methods or both.", unusable.advice());
   }
 
@@ -192,7 +188,7 @@ class ExtractClassTest {
         new ExtractClass(
             type, List.of(field), method.isEmpty() ? List.of() : List.of(method), name);
     return assertThrows(
-        UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)).close());
+        UnusableRequest.class, () -> operation.plan(sources, new SourceIndex(sources)));
   }
 
   @Test

@@ -131,17 +131,16 @@ record RefactoringCase(
     Sources sources = new Fixture(root).withAll(before).sources();
     SourceIndex index = new SourceIndex(sources);
     if (!refused.isEmpty()) {
-      Refused met = assertThrows(Refused.class, () -> refactoring().plan(sources, index).close());
+      Refused met = assertThrows(Refused.class, () -> refactoring().plan(sources, index));
       String place = met.places().isEmpty() ? "" : " " + met.places().get(0);
       assertEquals(refused, met.kind().id() + place, met.getMessage());
       return;
     }
-    try (Refactoring.Planned planned = refactoring().plan(sources, index)) {
-      Verdict verdict = Gates.check(planned.program(), planned.change());
-      assertTrue(verdict.passed(), verdict.toString());
-      Map<String, String> texts = new TreeMap<>();
-      planned.change().files().forEach(file -> texts.put(file.path(), file.after().text()));
-      assertEquals(after, texts);
-    }
+    Refactoring.Planned planned = refactoring().plan(sources, index);
+    Verdict verdict = Gates.check(planned.program(), planned.change());
+    assertTrue(verdict.passed(), verdict.toString());
+    Map<String, String> texts = new TreeMap<>();
+    planned.change().files().forEach(file -> texts.put(file.path(), file.after().text()));
+    assertEquals(after, texts);
   }
 }

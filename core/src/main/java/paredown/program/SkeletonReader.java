@@ -1,0 +1,197 @@
+package paredown.program;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import paredown.text.Lexer;
+import paredown.text.Token;
+
+/** Reads the skeleton of a file from its tokens alone. */
+final class SkeletonReader {
+  private static final Set<String> TYPES = Set.of("class", "interface", "enum");
+  private static final String BODY = "{throw null;}";
+
+  private final String text;
+  private final List<Token> code;
+  private final StringBuilder kept = new StringBuilder();
+  private final List<String> types = new ArrayList<>();
+  private int at;
+  private int copied;
+  private int depth;
+
+  private SkeletonReader(String text) {
+    this.text = text;
+    this.code = Lexer.tokens(text).stream().filter(token -> !token.kind().isComment()).toList();
+  }
+
+  /** The skeleton of a text; the whole text where its brackets do not match. */
+  static Skeleton read(String text) {
+    SkeletonReader reader = new SkeletonReader(text);
+    try {
+      reader.members(false);
+      reader.copyUpTo(text.length());
+      return new Skeleton(reader.kept.toString(), reader.types);
+    } catch (IndexOutOfBoundsException unbalanced) {
+      return new Skeleton(text, reader.types);
+    }
+  }
+
+  /** Reads members up to the bracket that closes their type, or the end of the file. */
+  private void members(boolean inInterface) {
+    while (at < code.size() && !is("}")) {
+      member(inInterface);
+    }
+  }
+
+  private void member(boolean inInterface) {
+    int first = at;
+    boolean isFinal = inInterface;
+    String type = "";
+    boolean defaults = false;
+    while (at < code.size()) {
+      String word = word(at);
+      if (word.equals("(") || word.equals("[")) {
+        skipBrackets();
+        continue;
+      }
+      if (word.equals(";")) {
+        at++;
+        return;
+      }
+      if (word.equals("=")) {
+        initialiser(isFinal);
+        return;
+      }
+      if (word.equals("{")) {
+        if (!type.isEmpty()) {
+          typeBody(type);
+        } else if (defaults) {
+          skipBrackets();
+          continue;
+        } else {
+          replaceBrackets(isBlock(first) ? "{}" : BODY);
+        }
+        return;
+      }
+      if (word.equals("}")) {
+        return;
+      }
+      isFinal |= word.equals("final");
+      defaults |= word.equals("default") && at > first && word(at - 1).equals(")");
+      if (type.isEmpty() && (TYPES.contains(word) || isRecord())) {
+        type = word;
+        if (depth == 0) {
+          types.add(word(at + 1));
+        }
+      }
+      at++;
+    }
+  }
+
+  /** Whether a member is a block: nothing stands before its bracket, or {@code static}. */
+  private boolean isBlock(int first) {
+    return at == first || at == first + 1 && word(first).equals("static");
+  }
+
+  private boolean isRecord() {
+    return word(at).equals("record")
+        && code.get(at + 1).isIdentifier()
+        && (word(at + 2).equals("(") || word(at + 2).equals("<"));
+  }
+
+  private void typeBody(String type) {
+    at++;
+    depth++;
+    if (type.equals("enum")) {
+      constants();
+    }
+    members(type.equals("interface"));
+    depth--;
+    at++;
+  }
+
+  /** Reads the constants of an enum, and the sign behind them. */
+  private void constants() {
+    while (!is("}")) {
+      if (is("(")) {
+        skipBrackets();
+      } else if (is("{")) {
+        replaceBrackets("{}");
+      } else if (is(";")) {
+        at++;
+        return;
+      } else {
+        at++;
+      }
+    }
+  }
+
+  /**
+   * Drops the value of a field, unless it may be a constant or belongs to one of several fields.
+   */
+  private void initialiser(boolean isFinal) {
+    int sign = at;
+    boolean plain = true;
+    boolean several = false;
+    while (!is(";")) {
+      if (is("(") || is("[") || is("{")) {
+        int open = at;
+        skipBrackets();
+        for (int i = open; i < at; i++) {
+          plain &= isPlain(i);
+        }
+      } else {
+        plain &= isPlain(at);
+        several |= is(",");
+        at++;
+      }
+    }
+    if (!several && !(isFinal && plain)) {
+      copyUpTo(code.get(sign).start());
+      copied = code.get(at).start();
+    }
+    at++;
+  }
+
+  /** Whether a constant's value may hold a token. */
+  private boolean isPlain(int i) {
+    String word = word(i);
+    return !word.equals("{")
+        && !word.equals("new")
+        && !(word.equals(">") && word(i - 1).equals("-"));
+  }
+
+  private void replaceBrackets(String with) {
+    copyUpTo(code.get(at).start());
+    skipBrackets();
+    copied = code.get(at - 1).end();
+    kept.append(with);
+  }
+
+  private void skipBrackets() {
+    int depth = 0;
+    do {
+      String word = word(at);
+      if (word.equals("(") || word.equals("[") || word.equals("{")) {
+        depth++;
+      } else if (word.equals(")") || word.equals("]") || word.equals("}")) {
+        depth--;
+      }
+      at++;
+    } while (depth > 0);
+  }
+
+  private void copyUpTo(int offset) {
+    kept.append(text, copied, offset);
+    copied = offset;
+  }
+
+  private boolean is(String word) {
+    return word(at).equals(word);
+  }
+
+  private String word(int i) {
+    Token token = code.get(i);
+    return text.substring(token.start(), token.end());
+  }
+}
