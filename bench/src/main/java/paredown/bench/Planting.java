@@ -43,15 +43,14 @@ final class Planting {
 
   Planting(Sources sources) {
     this.sources = sources;
-    try (Program program = Program.of(sources, sources.paths(SourceFile.Kind.MAIN))) {
-      this.facts = FactsDrawer.draw(program);
-      this.names =
-          program
-              .uses()
-              .all()
-              .filter(use -> use.kind() == UseKind.NAME || use.kind() == UseKind.RECEIVER)
-              .collect(Collectors.groupingBy(Use::file));
-    }
+    Program program = Program.of(sources, sources.paths(SourceFile.Kind.MAIN));
+    this.facts = FactsDrawer.draw(program);
+    this.names =
+        program
+            .uses()
+            .all()
+            .filter(use -> use.kind() == UseKind.NAME || use.kind() == UseKind.RECEIVER)
+            .collect(Collectors.groupingBy(Use::file));
   }
 
   Facts facts() {
@@ -139,13 +138,12 @@ final class Planting {
         texts.put(file, new SourceText(file, edited(file), text.charset()));
       }
     }
-    try (Program program = Program.attribute(sources, texts)) {
-      Facts planted = FactsDrawer.draw(program);
-      Set<String> faulty =
-          program.errors().stream().map(CompileError::file).collect(Collectors.toSet());
-      return new Result(
-          planted, Detectors.find(Grounds.of(planted, History.NONE, Limits.defaults())), faulty);
-    }
+    Program program = Program.attribute(sources, texts);
+    Facts planted = FactsDrawer.draw(program);
+    Set<String> faulty =
+        program.errors().stream().map(CompileError::file).collect(Collectors.toSet());
+    return new Result(
+        planted, Detectors.find(Grounds.of(planted, History.NONE, Limits.defaults())), faulty);
   }
 
   private String edited(String file) {

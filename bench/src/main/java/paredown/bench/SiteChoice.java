@@ -27,22 +27,26 @@ final class SiteChoice {
     return inTurns(some, Integer.parseInt(parts[0]));
   }
 
+  private record Turn(String kind, boolean called) {}
+
   /**
-   * The kinds of sites in turns, so that rare ones are tried as often as common ones, and those
-   * that other files use in turns with those that none does.
+   * The kinds of sites in turns, so that rare ones are tried as often as common ones, and of each
+   * two that other files use for one that none does.
    */
   private static List<Site> inTurns(List<Site> all, int number) {
-    Map<String, Queue<Site>> byKind = new LinkedHashMap<>();
-    all.forEach(
-        site ->
-            byKind
-                .computeIfAbsent(site.kind() + site.callers().isEmpty(), kind -> new ArrayDeque<>())
-                .add(site));
+    Map<Turn, Queue<Site>> turns = new LinkedHashMap<>();
+    for (Site site : all) {
+      Turn turn = new Turn(site.kind(), !site.callers().isEmpty());
+      turns.computeIfAbsent(turn, each -> new ArrayDeque<>()).add(site);
+    }
     List<Site> chosen = new ArrayList<>();
-    while (chosen.size() < number && byKind.values().stream().anyMatch(each -> !each.isEmpty())) {
-      byKind.values().stream()
-          .filter(each -> !each.isEmpty())
-          .forEach(each -> chosen.add(each.remove()));
+    while (chosen.size() < number && turns.values().stream().anyMatch(each -> !each.isEmpty())) {
+      turns.forEach(
+          (turn, sites) -> {
+            for (int i = 0; i < (turn.called() ? 2 : 1) && !sites.isEmpty(); i++) {
+              chosen.add(sites.remove());
+            }
+          });
     }
     return chosen.subList(0, Math.min(number, chosen.size()));
   }

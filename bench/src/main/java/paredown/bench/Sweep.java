@@ -24,10 +24,9 @@ import java.util.function.Supplier;
 import paredown.UnusableRequest;
 import paredown.edit.ChangedFile;
 import paredown.facts.Facts;
-import paredown.facts.FactsDrawer;
+import paredown.facts.FactsReader;
 import paredown.gate.Gates;
 import paredown.gate.Verdict;
-import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.Progress;
@@ -102,12 +101,10 @@ public final class Sweep {
     Random random = new Random(SEED);
     List<String> files = new ArrayList<>(sources.paths(SourceFile.Kind.MAIN));
     files.addAll(sources.paths(SourceFile.Kind.TEST));
-    try (Program program = Program.of(sources, files)) {
-      Facts facts = FactsDrawer.draw(program);
-      List<Site> all = new ArrayList<>(sites.in(facts, file -> !isTest(file), random));
-      Collections.shuffle(all, random);
-      return all;
-    }
+    Facts facts = FactsReader.read(sources, files).facts();
+    List<Site> all = new ArrayList<>(sites.in(facts, file -> !isTest(file), random));
+    Collections.shuffle(all, random);
+    return all;
   }
 
   private boolean isTest(String file) {

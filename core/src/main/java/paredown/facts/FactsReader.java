@@ -71,9 +71,8 @@ public final class FactsReader {
   }
 
   private static Reading read(Sources sources, List<String> part, Set<String> all) {
-    try (Program program = Program.of(sources, part)) {
-      return new Reading(FactsDrawer.draw(program, all), program.errors());
-    }
+    Program program = Program.of(sources, part);
+    return new Reading(FactsDrawer.draw(program, all), program.errors());
   }
 
   private static Reading joined(Reading one, Reading other) {

@@ -23,11 +23,9 @@ public final class Gates {
     for (ChangedFile file : change.files()) {
       texts.put(file.path(), file.after());
     }
-    try (Program after = Program.attribute(before.sources(), texts)) {
-      List<String> errors = Compiles.newErrors(before, after, change);
-      List<String> breaks =
-          errors.isEmpty() ? BindingsKept.breaks(before, after, change) : List.of();
-      return new Verdict(texts.size(), errors, after.uses().count(), breaks);
-    }
+    Program after = Program.attribute(before.sources(), texts);
+    List<String> errors = Compiles.newErrors(before, after, change);
+    List<String> breaks = errors.isEmpty() ? BindingsKept.breaks(before, after, change) : List.of();
+    return new Verdict(texts.size(), errors, after.uses().count(), breaks);
   }
 }

@@ -28,7 +28,6 @@ import javax.tools.DiagnosticCollector;
 import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
 import javax.tools.SimpleJavaFileObject;
-import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
 import paredown.project.Module;
 import paredown.project.Project;
@@ -38,9 +37,8 @@ import paredown.text.SourceText;
  * A program is a set of source files as the compiler understands them. Other sources of the project
  * are found by the compiler where these files need them.
  */
-public final class Program implements AutoCloseable {
+public final class Program {
   private final Sources sources;
-  private final StandardJavaFileManager files;
   private final DocTrees trees;
   private final Elements elements;
   private final Types types;
@@ -50,13 +48,8 @@ public final class Program implements AutoCloseable {
   private Uses uses;
 
   private Program(
-      Sources sources,
-      JavacTask task,
-      StandardJavaFileManager files,
-      Map<String, Unit> units,
-      List<CompileError> errors) {
+      Sources sources, JavacTask task, Map<String, Unit> units, List<CompileError> errors) {
     this.sources = sources;
-    this.files = files;
     this.trees = DocTrees.instance(task);
     this.elements = task.getElements();
     this.types = task.getTypes();
@@ -76,8 +69,8 @@ public final class Program implements AutoCloseable {
   public static Program attribute(Sources sources, Map<String, SourceText> texts) {
     JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
     DiagnosticCollector<JavaFileObject> said = new DiagnosticCollector<>();
-    StandardJavaFileManager files = compiler.getStandardFileManager(said, null, null);
-    OtherSources others = new OtherSources(files, sources, texts.keySet());
+    List<String> options = options(sources.project());
+    OtherSources others = new OtherSources(CompilerFiles.with(options), sources, texts.keySet());
     try {
       List<TextObject> objects = texts.values().stream().map(TextObject::new).toList();
       JavacTask task =
@@ -90,7 +83,7 @@ public final class Program implements AutoCloseable {
         units.put(source.path(), new Unit(source, tree));
       }
       task.analyze();
-      return new Program(sources, task, files, units, errors(said, texts.keySet()));
+      return new Program(sources, task, units, errors(said, texts.keySet()));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -253,16 +246,6 @@ public final class Program implements AutoCloseable {
       uses = UseRecorder.record(this);
     }
     return uses;
-  }
-
-  /** Lets go of the archives on the class path; symbols may not be asked for more behind this. */
-  @Override
-  public void close() {
-    try {
-      files.close();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   /** A source text in memory, as the compiler wants it. */

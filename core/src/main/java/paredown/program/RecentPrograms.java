@@ -6,9 +6,9 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * The programs that a thread has read last, open until others take their place, so that what is
- * planned again on the same files is not attributed again. The compiler serves one thread at a
- * time, and so does a program.
+ * The programs that a thread has read last, until others take their place, so that what is planned
+ * again on the same files is not attributed again. The compiler serves one thread at a time, and so
+ * does a program.
  */
 public final class RecentPrograms {
   private static final int PROGRAMS = 3;
@@ -46,9 +46,7 @@ public final class RecentPrograms {
   private void makeRoom(int coming) {
     int files = coming + recent.stream().mapToInt(each -> each.paths().size()).sum();
     while (!recent.isEmpty() && (recent.size() >= PROGRAMS || files > FILES)) {
-      Read oldest = recent.removeLast();
-      files -= oldest.paths().size();
-      oldest.program().close();
+      files -= recent.removeLast().paths().size();
     }
   }
 }

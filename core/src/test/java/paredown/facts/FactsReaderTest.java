@@ -33,10 +33,9 @@ class FactsReaderTest {
   @Test
   void partsTellWhatTheWholeTells() {
     Facts whole;
-    try (Program program = Program.of(sources, files)) {
-      assertEquals(List.of(), program.errors());
-      whole = FactsDrawer.draw(program);
-    }
+    Program program = Program.of(sources, files);
+    assertEquals(List.of(), program.errors());
+    whole = FactsDrawer.draw(program);
     FactsReader.Reading parts = FactsReader.inParts(sources, files.stream().map(List::of).toList());
     assertEquals(List.of(), parts.errors());
     assertEquals(whole.types(), parts.facts().types());

@@ -75,9 +75,8 @@ class BindingsKeptTest {
             Map.of(),
             new TreeSet<>(paths),
             new Change.Report(List.of(), List.of(), List.of(), List.of()));
-    try (Program before = Program.of(sources, paths)) {
-      return Gates.check(before, change);
-    }
+    Program before = Program.of(sources, paths);
+    return Gates.check(before, change);
   }
 
   private void assertCaught(String word) {

@@ -41,12 +41,11 @@ class DetectorsTest {
 
   private List<Finding> find(String source, Limits limits) {
     Sources sources = new Fixture(folder).with("src/Berth.java", source).sources();
-    try (Program program = Program.of(sources, sources.paths(SourceFile.Kind.MAIN))) {
-      Facts facts = FactsDrawer.draw(program);
-      return Detectors.find(Grounds.of(facts, History.NONE, limits)).stream()
-          .filter(finding -> !finding.smell().isSmaller())
-          .toList();
-    }
+    Program program = Program.of(sources, sources.paths(SourceFile.Kind.MAIN));
+    Facts facts = FactsDrawer.draw(program);
+    return Detectors.find(Grounds.of(facts, History.NONE, limits)).stream()
+        .filter(finding -> !finding.smell().isSmaller())
+        .toList();
   }
 
   private List<Finding> find(String source) {

@@ -26,13 +26,12 @@ record Found(List<Finding> all) {
       fixture.with(path(source), source);
     }
     Sources read = fixture.sources();
-    try (Program program = Program.of(read, read.paths(SourceFile.Kind.MAIN))) {
-      if (!program.errors().isEmpty()) {
-        throw new IllegalArgumentException(program.errors().toString());
-      }
-      return new Found(
-          Detectors.find(Grounds.of(FactsDrawer.draw(program), history, Limits.defaults())));
+    Program program = Program.of(read, read.paths(SourceFile.Kind.MAIN));
+    if (!program.errors().isEmpty()) {
+      throw new IllegalArgumentException(program.errors().toString());
     }
+    return new Found(
+        Detectors.find(Grounds.of(FactsDrawer.draw(program), history, Limits.defaults())));
   }
 
   private static String path(String source) {
