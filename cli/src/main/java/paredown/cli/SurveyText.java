@@ -37,9 +37,15 @@ final class SurveyText {
       table(shown, findings, text);
     }
     text.append(hidden(findings.size() - shown.size(), survey.accepted().size()));
-    text.append('\n').append("Next: ");
-    text.append(shown.isEmpty() ? "pare --help" : "pare why " + shown.get(0).id() + here);
+    text.append("\nNext: ").append(next(findings, shown));
     return text.append('\n').toString();
+  }
+
+  private String next(List<Finding> findings, List<Finding> shown) {
+    if (!shown.isEmpty()) {
+      return "pare why " + shown.get(0).id() + here;
+    }
+    return findings.isEmpty() ? "pare --help" : "pare survey --all" + here;
   }
 
   /** The strong findings, of each class and smell the weightiest, as many as fit a screen. */

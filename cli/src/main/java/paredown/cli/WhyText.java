@@ -15,6 +15,7 @@ import paredown.session.Explanation;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Smell;
+import paredown.text.Counted;
 import paredown.text.Listed;
 
 /** An explanation as text. */
@@ -176,7 +177,9 @@ final class WhyText {
     if (!dropped.isEmpty()) {
       text.append(
           "\n%s not offered:%n"
-              .formatted(dropped.size() == 1 ? "1 remedy is" : dropped.size() + " remedies are"));
+              .formatted(
+                  Counted.of(
+                      explanation.remedies().dropped().size(), "remedy is", "remedies are")));
       dropped.forEach(reason -> text.append("  ").append(reason).append('\n'));
     }
     if (found.isEmpty() && dropped.isEmpty() && explanation.remedies().byHand().isEmpty()) {

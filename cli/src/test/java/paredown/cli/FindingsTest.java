@@ -82,6 +82,39 @@ class FindingsTest {
   }
 
   @Test
+  void pointsToTheWeakerFindingsWhereNothingStandsOut() throws IOException {
+    ferry.with(
+        "src/ferry/Pilot.java",
+        "package ferry; public class Pilot { int a; public Pilot(int a, int b, int c, int d,"
+            + " int e) { this.a = a + b + c + d + e; } int a() { return a * 2; } }");
+    String out = survey().exits(0).out();
+    assertTrue(out.contains("Nothing stands out."), out);
+    assertTrue(out.contains("Next: pare survey --all"), out);
+    assertTrue(survey("--all").exits(0).out().contains("Next: pare why "));
+  }
+
+  @Test
+  void saysOnceWhatKeepsSeveralRemediesFromBeingDone() throws IOException {
+    StringBuilder text = new StringBuilder("package ferry; public class Log implements");
+    text.append(" java.io.Serializable {\n");
+    for (char part = 'a'; part < 'd'; part++) {
+      for (int i = 0; i < 2; i++) {
+        text.append("  private int %1$s%2$d;%n".formatted(part, i));
+      }
+      for (int i = 0; i < 10; i++) {
+        text.append(
+            "  int %1$s%2$dSum(int x) { return x > 1 ? %1$s0 + x : %1$s1 > 2 ? %1$s0 : 1; }%n"
+                .formatted(part, i));
+      }
+    }
+    ferry.with("src/ferry/Log.java", text.append("}\n").toString());
+    String why = Ran.pare(folder, "why", "god").exits(0).out();
+    assertTrue(why.contains("\n2 remedies are not offered:\n  extract class "), why);
+    assertEquals(2, why.split("its stored shape").length, why);
+    assertTrue(why.contains("say --accept serialized."), why);
+  }
+
+  @Test
   void mendsAnEnviousMethodByMovingIt() {
     String preview = Ran.pare(folder, "mend", id(), "--name", "takes").exits(0).out();
     assertTrue(preview.startsWith("fits(Berth) of Pilot moves to Berth; Pilot goes on"), preview);

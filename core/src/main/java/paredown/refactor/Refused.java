@@ -46,6 +46,15 @@ public final class Refused extends Problem {
     return new Refused(kind, subject, getMessage(), advice, places());
   }
 
+  /** The sentence without the member that it is about, which may be one of several. */
+  public String reason() {
+    String subjected = subject + " cannot be moved: ";
+    String sentence = getMessage();
+    return !subject.isEmpty() && sentence.startsWith(subjected)
+        ? sentence.substring(subjected.length())
+        : sentence;
+  }
+
   /** The member that it is about, a field's name or a method's signature; empty where none is. */
   public String subject() {
     return subject;

@@ -9,6 +9,9 @@ public sealed interface Cure {
   /** The command that asks for it, as it is typed. */
   String command();
 
+  /** What it does, in words: {@code move method fits to Berth}. */
+  String says();
+
   /** Whether Pare Down can do it. */
   default boolean isThere() {
     return !(this instanceof ByHand);
@@ -19,6 +22,11 @@ public sealed interface Cure {
     @Override
     public String command() {
       return refactoring.command();
+    }
+
+    @Override
+    public String says() {
+      return refactoring.says();
     }
   }
 
@@ -31,6 +39,11 @@ public sealed interface Cure {
     @Override
     public String command() {
       return refactoring.command();
+    }
+
+    @Override
+    public String says() {
+      return refactoring.says();
     }
   }
 

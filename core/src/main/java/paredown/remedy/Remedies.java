@@ -24,9 +24,9 @@ import paredown.text.Counted;
  *
  * @param found those that can be done, best first
  * @param byHand those that Pare Down cannot do yet
- * @param dropped why the others cannot, one sentence each
+ * @param dropped those that cannot be done safely
  */
-public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> dropped) {
+public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped> dropped) {
 
   public Remedies {
     found = List.copyOf(found);
@@ -39,7 +39,7 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
       List<Candidate> candidates, Facts facts, Sources sources, SourceIndex index) {
     List<Remedy> found = new ArrayList<>();
     List<Candidate> byHand = new ArrayList<>();
-    List<String> dropped = new ArrayList<>();
+    List<Dropped> dropped = new ArrayList<>();
     for (Candidate candidate : candidates) {
       if (!candidate.cure().isThere()) {
         byHand.add(candidate);
@@ -50,14 +50,13 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<String> 
         if (remedy.verdict().passed()) {
           found.add(remedy);
         } else {
-          dropped.add(remedy.refactoring().command() + " would not keep every name's meaning.");
+          dropped.add(
+              new Dropped(candidate.cure().says(), "a name would not mean what it means now."));
         }
       } catch (Refused refused) {
-        String places =
-            refused.places().isEmpty() ? "" : " (" + String.join(", ", refused.places()) + ")";
-        dropped.add(refused.getMessage() + places);
+        dropped.add(Dropped.refused(candidate, refused));
       } catch (UnusableRequest taken) {
-        dropped.add(taken.getMessage());
+        dropped.add(new Dropped(candidate.cure().says(), taken.getMessage()));
       }
     }
     return new Remedies(found, byHand, dropped);

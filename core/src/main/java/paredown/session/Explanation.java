@@ -2,6 +2,7 @@ package paredown.session;
 
 import java.util.List;
 import java.util.Map;
+import paredown.remedy.Dropped;
 import paredown.remedy.Remedies;
 import paredown.smell.Finding;
 
@@ -16,7 +17,8 @@ public record Explanation(Finding finding, Map<String, String> lines, Remedies r
     lines = Map.copyOf(lines);
   }
 
+  /** Why some of the remedies are not offered, a sentence for each reason. */
   public List<String> dropped() {
-    return remedies.dropped();
+    return Dropped.sentences(remedies.dropped());
   }
 }

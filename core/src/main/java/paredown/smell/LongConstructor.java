@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
+import javax.lang.model.element.Modifier;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 
@@ -14,8 +16,9 @@ import paredown.facts.TypeFact;
  * constructors that grow by a parameter each: a data clump, seen from outside.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Long parameter list". Private constructors, and those
- * of records and enums, are called by the class itself and do not count; exceptions have the
- * constructors that exceptions have.
+ * of records and enums, are called by the class itself and do not count, nor do those for the
+ * package alone that only one class calls, a builder or factory; exceptions have the constructors
+ * that exceptions have.
  */
 final class LongConstructor implements Detector {
   private static final int ROW = 3;
@@ -26,13 +29,16 @@ final class LongConstructor implements Detector {
         .judged()
         .filter(type -> type.kind() == TypeFact.Kind.CLASS)
         .filter(type -> !type.isException())
-        .flatMap(type -> judge(type, grounds.limits()));
+        .flatMap(type -> judge(type, grounds));
   }
 
-  private static Stream<Finding> judge(TypeFact type, Limits limits) {
+  private static Stream<Finding> judge(TypeFact type, Grounds grounds) {
+    Limits limits = grounds.limits();
+    Map<String, Set<String>> callers = grounds.clients().ofMembers(type);
     List<MethodFact> open =
         type.constructors().stream()
             .filter(each -> !each.isPrivate() && !each.head().isDeprecated())
+            .filter(each -> isApi(each) || callers(each, callers).size() > 1)
             .sorted(Comparator.comparingInt((MethodFact each) -> each.parameters().size()))
             .toList();
     if (open.isEmpty()) {
@@ -45,6 +51,15 @@ final class LongConstructor implements Detector {
     return parameters > limits.constructorParameters() || grows
         ? Stream.of(finding(type, longest, row, limits))
         : Stream.empty();
+  }
+
+  private static boolean isApi(MethodFact constructor) {
+    return constructor.head().is(Modifier.PUBLIC) || constructor.head().is(Modifier.PROTECTED);
+  }
+
+  private static Set<String> callers(
+      MethodFact constructor, Map<String, Set<String>> callersOfMembers) {
+    return callersOfMembers.getOrDefault(constructor.signature(), Set.of());
   }
 
   /** The constructors that lead to the longest one, each with all parameters of the one before. */
@@ -101,7 +116,7 @@ final class LongConstructor implements Detector {
         grows
             ? "The constructors of %s grow by a parameter at a time.".formatted(name)
             : "Who makes a %s must get %d values into the right order.".formatted(name, parameters),
-        Evidence.of(figures, "These are called from outside:", rows));
+        Evidence.of(figures, "Others call these:", rows));
   }
 
   /** 10, up to 40 more for parameters beyond the limit and 10 for a row of constructors. */

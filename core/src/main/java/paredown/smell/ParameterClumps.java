@@ -21,10 +21,12 @@ import paredown.text.Listed;
  * <p>Fowler, "Refactoring", 1999, chapter 3. Overloads of one name count once, and methods that
  * override not at all: their lists are not theirs to choose. Public static functions take what they
  * need one by one. Nor do classes count that hold the same as fields, and at least two of the
- * parameters must be values.
+ * parameters must be values; an array and two numbers are a part of the array, and no clump.
  */
 final class ParameterClumps implements Detector {
   private static final int VALUES = 2;
+  private static final int RANGE = 3;
+  private static final Set<String> NUMBERS = Set.of("int", "long");
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -40,6 +42,7 @@ final class ParameterClumps implements Detector {
             closed ->
                 closed.items().stream().map(ParameterClumps::type).filter(values::isValue).count()
                     >= VALUES)
+        .filter(closed -> !isRange(closed.items()))
         .map(closed -> withoutHolders(closed, values, limits))
         .filter(closed -> closed.places().size() >= limits.clumpPlaces())
         .map(closed -> finding(closed, limits));
@@ -47,6 +50,14 @@ final class ParameterClumps implements Detector {
 
   private static String type(String item) {
     return item.substring(0, item.lastIndexOf(' '));
+  }
+
+  /** A part of an array is given by the array and two numbers wherever Java is written. */
+  private static boolean isRange(Set<String> items) {
+    List<String> types = items.stream().map(ParameterClumps::type).toList();
+    return types.size() == RANGE
+        && types.stream().filter(type -> type.endsWith("[]")).count() == 1
+        && types.stream().filter(NUMBERS::contains).count() == RANGE - 1;
   }
 
   /** A class that holds them as fields, or all but one or two, is the clump's name already. */

@@ -84,14 +84,15 @@ class ClumpsTest {
   void findsConstructorsThatAreTooLongOrGrow() {
     assertEquals(
         List.of("Berth: a constructor of 5 parameters"),
-        Found.in(folder, "public class Berth { Berth(int a, int b, int c, int d, int e) {} }")
+        Found.in(
+                folder, "public class Berth { public Berth(int a, int b, int c, int d, int e) {} }")
             .of(Form.CONSTRUCTOR));
     assertEquals(
         List.of("Berth: 3 constructors, up to 4 parameters"),
         Found.in(
                 folder,
-                "public class Berth { Berth(int a) {} Berth(int a, int b) {}"
-                    + " Berth(int a, int b, int c, int d) {} }")
+                "public class Berth { public Berth(int a) {} protected Berth(int a, int b) {}"
+                    + " public Berth(int a, int b, int c, int d) {} }")
             .of(Form.CONSTRUCTOR));
     assertEquals(
         List.of(),
@@ -103,6 +104,29 @@ class ClumpsTest {
                 folder,
                 "public class Berth { private Berth(int a, int b, int c, int d, int e) {} }")
             .of(Form.CONSTRUCTOR));
+  }
+
+  @Test
+  void leavesTheConstructorAloneThatOnlyOneClassCalls() {
+    String berth = "public class Berth { Berth(int a, int b, int c, int d, int e) {} }";
+    String maker = "public class %s { Object make() { return new Berth(1, 2, 3, 4, 5); } }";
+    assertEquals(List.of(), Found.in(folder, berth, maker.formatted("Quay")).of(Form.CONSTRUCTOR));
+    assertEquals(
+        List.of("Berth: a constructor of 5 parameters"),
+        Found.in(folder, berth, maker.formatted("Quay"), maker.formatted("Dock"))
+            .of(Form.CONSTRUCTOR));
+  }
+
+  @Test
+  void takesAnArrayAndTwoNumbersForAPartOfTheArray() {
+    String log =
+        "public class Log { int n; void put(byte[] text, int from, int length%1$s) { n++; }"
+            + " void add(byte[] text, int from, int length%1$s) { n--; }"
+            + " void sum(byte[] text, int from, int length%1$s) { n = 0; } }";
+    assertEquals(List.of(), Found.in(folder, log.formatted("")).of(Form.PARAMETERS));
+    assertEquals(
+        List.of("Log: text, from, length and tide are passed together in 3 places"),
+        Found.in(folder, log.formatted(", int tide")).of(Form.PARAMETERS));
   }
 
   @Test
