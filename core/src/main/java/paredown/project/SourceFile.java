@@ -22,7 +22,7 @@ public record SourceFile(String path, Path file, Path root, Module module, Kind 
   public enum Kind {
     MAIN,
     TEST,
-    /** Written by the build: read, never edited. */
+    /** Written by the build, or excluded by the settings: read, never edited nor surveyed. */
     GENERATED
   }
 }

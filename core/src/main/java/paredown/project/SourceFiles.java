@@ -65,8 +65,10 @@ public final class SourceFiles {
             @Override
             public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
               String relative = project.relative(file);
-              if (isCode(file) && !project.settings().excludes(relative)) {
-                found.putIfAbsent(file, new SourceFile(relative, file, root, module, kind));
+              if (isCode(file)) {
+                SourceFile.Kind of =
+                    project.settings().excludes(relative) ? SourceFile.Kind.GENERATED : kind;
+                found.putIfAbsent(file, new SourceFile(relative, file, root, module, of));
               }
               return FileVisitResult.CONTINUE;
             }

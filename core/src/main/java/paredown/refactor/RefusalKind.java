@@ -47,7 +47,7 @@ public enum RefusalKind {
   DOES_NOT_PARSE(Mark.UNSAFE, "a file that matters does not parse"),
   UNRESOLVED(Mark.UNSAFE, "names that matter cannot be resolved"),
   GARBLED(Mark.UNSAFE, "a file that matters is no text in the project's encoding"),
-  GENERATED(Mark.NOT_YET, "a generated file would have to change"),
+  GENERATED(Mark.NOT_YET, "a file that is generated or excluded would have to change"),
   SEVERAL_MODULES(Mark.NOT_YET, "its old and its new place are in different modules of the build"),
   NO_TEST_COMMAND(Mark.UNSAFE, "nobody has said how the tests are run");
 

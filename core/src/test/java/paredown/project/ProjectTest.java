@@ -51,11 +51,13 @@ class ProjectTest {
   }
 
   @Test
-  void leavesOutWhatTheSettingsExclude() throws IOException {
+  void onlyReadsWhatTheSettingsExclude() throws IOException {
     with("src/ferry/Sailing.java", "");
     with("src/ferry/generated/Codes.java", "");
     with("pare.yaml", "exclude: ['**/generated/**']\n");
     assertEquals(List.of("src/ferry/Sailing.java"), sources(SourceFile.Kind.MAIN));
+    assertEquals(
+        List.of("src/ferry/generated/Codes.java"), sources(SourceFile.Kind.GENERATED));
   }
 
   @Test
