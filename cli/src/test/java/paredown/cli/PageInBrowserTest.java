@@ -137,6 +137,25 @@ class PageInBrowserTest {
   }
 
   @Test
+  void printsEveryDrawingAndEveryLineWhole() {
+    browser.manage().window().setSize(new Dimension(700, 900));
+    media("print", "light");
+    assertEquals(
+        List.of(),
+        browser.executeScript(
+            """
+            return [...document.querySelectorAll('svg, pre, details > *')]
+                .filter(e => {
+                  const box = e.getBoundingClientRect();
+                  const card = e.closest('section').getBoundingClientRect();
+                  return box.height === 0 || box.right > card.right;
+                })
+                .map(e => e.outerHTML.slice(0, 80));
+            """));
+    media("screen", "light");
+  }
+
+  @Test
   void goesByTheKeyboardAlone() {
     browser.navigate().refresh();
     browser.switchTo().activeElement().sendKeys(Keys.TAB);

@@ -56,8 +56,7 @@ class ProjectTest {
     with("src/ferry/generated/Codes.java", "");
     with("pare.yaml", "exclude: ['**/generated/**']\n");
     assertEquals(List.of("src/ferry/Sailing.java"), sources(SourceFile.Kind.MAIN));
-    assertEquals(
-        List.of("src/ferry/generated/Codes.java"), sources(SourceFile.Kind.GENERATED));
+    assertEquals(List.of("src/ferry/generated/Codes.java"), sources(SourceFile.Kind.GENERATED));
   }
 
   @Test
