@@ -41,8 +41,8 @@ final class SweepSummary {
         applied.stream().filter(line -> Integer.parseInt(line[5]) > 0).count(),
         applied.stream().filter(line -> line[6].equals("true")).count(),
         median());
-    counted("refused", refused);
-    counted("failed", failed);
+    counted(refused);
+    counted(failed);
     return failed.isEmpty();
   }
 
@@ -55,7 +55,7 @@ final class SweepSummary {
     return times.length == 0 ? 0 : times[times.length / 2];
   }
 
-  private static void counted(String what, List<String[]> lines) {
+  private static void counted(List<String[]> lines) {
     Map<String, Integer> histogram = Sweep.histogram(lines.stream().map(line -> line[2]).toList());
     histogram.forEach((outcome, count) -> System.out.printf("  %4d %s%n", count, outcome));
   }

@@ -56,7 +56,7 @@ final class CallSite {
     this.callPath = use.path().getParentPath();
     this.call = (MethodInvocationTree) callPath.getLeaf();
     call.getArguments().forEach(each -> arguments.add(new TreePath(callPath, each)));
-    this.around = CallSites.classAround(trees, use.path());
+    this.around = trees.classAround(use.path());
     this.order = new EvaluationOrder(trees, moving.calm());
   }
 
@@ -119,7 +119,7 @@ final class CallSite {
     boolean asked =
         keeps || (moving.given().isOwner() ? moving.given().isOwnerAskedAtOnce() : times > 0);
     boolean isStatic = moving.method().is(Modifier.STATIC);
-    if (!asked && !isStatic && !moving.acceptsNull() && !CallSites.isNeverNull(trees, object)) {
+    if (!asked && !isStatic && !moving.acceptsNull() && !NonNull.is(trees, object)) {
       throw Refused.advising(
           RefusalKind.MAYBE_NULL,
           "%s could be asked of null here, which would no longer show."

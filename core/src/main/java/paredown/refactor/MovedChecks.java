@@ -119,7 +119,7 @@ final class MovedChecks {
         throw Refused.because(RefusalKind.TARGET_GENERIC, subject, place);
       }
       requireSteady(moving);
-      requireNotNull(moving);
+      requireNotNull();
     }
   }
 
@@ -172,7 +172,7 @@ final class MovedChecks {
     }
   }
 
-  private void requireNotNull(Moving moving) {
+  private void requireNotNull() {
     if (wishes.accepted().contains(RefusalKind.MAYBE_NULL)
         || new NeverNull(owner).is(through.variable())) {
       return;

@@ -9,7 +9,10 @@ import paredown.text.SourceText;
 import paredown.text.Token;
 import paredown.text.TokenKind;
 
-/** Refuses where a string spells a member's name in a file that looks members up by their names. */
+/**
+ * Refuses where a string spells a member's name in a file that looks members up by their names, or
+ * in an annotation.
+ */
 final class ReflectionCheck {
   private static final Set<String> LOOKUPS =
       Set.of(
@@ -89,8 +92,27 @@ final class ReflectionCheck {
     owner.program().sources().files().stream()
         .map(file -> owner.program().sources().text(file.path()))
         .filter(this::mentionsOwner)
-        .filter(this::looksUp)
-        .forEach(this::require);
+        .forEach(
+            source -> {
+              if (looksUp(source)) {
+                require(source);
+              }
+              requireUnannotated(source);
+            });
+  }
+
+  /** Refuses where an annotation names a member, alone or behind its class. */
+  private void requireUnannotated(SourceText source) {
+    if (names.stream().noneMatch(source.text()::contains)) {
+      return;
+    }
+    for (Token token : AnnotationStrings.in(source)) {
+      String spelt = word(source, token).replace("\"", "");
+      String name = spelt.substring(spelt.indexOf('#') + 1).replaceAll("\\(.*", "");
+      if (names.contains(name)) {
+        throw Refused.because(RefusalKind.REFLECTED, name, source.place(token.start()));
+      }
+    }
   }
 
   private boolean mentionsOwner(SourceText source) {

@@ -116,7 +116,7 @@ final class StaticParts {
   }
 
   private boolean isWithinOwner(MemberUse use) {
-    TypeElement around = CallSites.classAround(use.trees(), use.path());
+    TypeElement around = use.trees().classAround(use.path());
     for (Element at = around; at != null; at = at.getEnclosingElement()) {
       if (at.equals(owner.element())) {
         return true;

@@ -1,10 +1,12 @@
 package paredown.refactor;
 
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.SourcePositions;
 import com.sun.source.util.TreePath;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
 import paredown.program.DeclaredNames;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -93,5 +95,15 @@ final class UnitTrees {
 
   String place(Tree tree) {
     return source().place(Math.max(0, start(tree)));
+  }
+
+  /** The innermost class around a place. */
+  TypeElement classAround(TreePath path) {
+    for (TreePath at = path; at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof ClassTree && element(at) instanceof TypeElement type) {
+        return type;
+      }
+    }
+    throw new IllegalStateException("no class around " + path.getLeaf());
   }
 }

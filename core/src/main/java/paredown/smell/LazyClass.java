@@ -85,10 +85,7 @@ final class LazyClass implements Detector {
         methods.stream()
             .map(
                 method ->
-                    row(
-                        type,
-                        method,
-                        List.of("to " + method.forwards().orElseThrow().use().member())))
+                    row(method, List.of("to " + method.forwards().orElseThrow().use().member())))
             .toList();
     Evidence.Figure figure =
         new Evidence.Figure(
@@ -197,7 +194,7 @@ final class LazyClass implements Detector {
             client,
             List.of(figure, clientsFigure(type, grounds)),
             "This is all of it:",
-            List.of(row(type, methods.get(0), List.of()))));
+            List.of(row(methods.get(0), List.of()))));
   }
 
   private static Evidence.Figure clientsFigure(TypeFact type, Grounds grounds) {
@@ -210,7 +207,7 @@ final class LazyClass implements Detector {
         clients.isEmpty() ? "used by no other class" : "used by " + Listed.of(clients));
   }
 
-  private static Evidence.Row row(TypeFact type, MethodFact method, List<String> uses) {
+  private static Evidence.Row row(MethodFact method, List<String> uses) {
     return Evidence.Row.at(method.range(), method.signature(), uses);
   }
 
