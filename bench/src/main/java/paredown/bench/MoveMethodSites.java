@@ -12,13 +12,11 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.MoveMethod;
-import paredown.refactor.RefusalKind;
 
 /**
  * Every method of a library and of its tests that has a body, to the types of its parameters and
- * fields that it asks for something, and of final fields, with a delegate and without, and as who
- * knows that they are never null; around and within its own, and to one that it has no link to, the
- * delegate and the latter drawn by lot.
+ * fields that it asks for something, and of final fields, with a delegate and without; around and
+ * within its own, and to one that it has no link to, the delegate and the latter drawn by lot.
  */
 final class MoveMethodSites implements Sites {
 
@@ -120,10 +118,8 @@ final class MoveMethodSites implements Sites {
 
     private void both(
         TypeFact from, MethodFact method, String kind, TypeFact target, String through) {
-      MoveMethod.Wishes keep = MoveMethod.Wishes.NONE.through(through).delegate(true);
-      add(from, method, kind, target.name(), keep);
-      add(from, method, kind, target.name(), keep.delegate(false));
-      add(from, method, kind, target.name(), keep.accepting(RefusalKind.MAYBE_NULL));
+      add(from, method, kind, target.name(), through, true);
+      add(from, method, kind, target.name(), through, false);
     }
 
     private void add(TypeFact type, MethodFact method, String kind, String target, String through) {
@@ -137,11 +133,7 @@ final class MoveMethodSites implements Sites {
         String target,
         String through,
         boolean delegate) {
-      add(type, method, kind, target, MoveMethod.Wishes.NONE.through(through).delegate(delegate));
-    }
-
-    private void add(
-        TypeFact type, MethodFact method, String kind, String target, MoveMethod.Wishes wishes) {
+      MoveMethod.Wishes wishes = MoveMethod.Wishes.NONE.through(through).delegate(delegate);
       sites.add(
           new Site(
               kind,

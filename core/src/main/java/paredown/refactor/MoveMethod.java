@@ -52,10 +52,6 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
       return new Wishes(Optional.of(word), delegate, owner, name, accepted);
     }
 
-    public Wishes accepting(RefusalKind kind) {
-      return new Wishes(through, delegate, owner, name, Set.of(kind));
-    }
-
     public Wishes delegate(boolean keep) {
       return new Wishes(through, Optional.of(keep), owner, name, accepted);
     }
