@@ -19,8 +19,11 @@ import paredown.program.Sources;
  * their declarations tell. The trees of a part are let go as soon as its facts are drawn.
  */
 public final class FactsReader {
-  /** So many characters are worth a compiler of their own. */
-  private static final int WORTH = 600_000;
+  /** So many characters are worth a compiler of their own; fewer only use more processor time. */
+  private static final int WORTH = 2_500_000;
+
+  /** So many characters are read at a time where memory is scarce. */
+  private static final int LITTLE = 1_000_000;
 
   private static final int MOST = 4;
   private static final long TIGHT = 512L << 20;
@@ -84,9 +87,9 @@ public final class FactsReader {
   /** Neighbouring files in parts of about the same length. */
   static List<List<String>> parts(Sources sources, List<String> files) {
     long length = files.stream().mapToLong(file -> sources.text(file).length()).sum();
-    long most =
-        isTight() ? Long.MAX_VALUE : Math.min(MOST, Runtime.getRuntime().availableProcessors());
-    long number = Math.max(1, Math.min(length / WORTH, most));
+    int processors = Math.min(MOST, Runtime.getRuntime().availableProcessors());
+    long wanted = isTight() ? length / LITTLE : Math.min(length / WORTH, processors);
+    long number = Math.max(1, wanted);
     List<List<String>> parts = new ArrayList<>(List.of(new ArrayList<>()));
     long read = 0;
     for (String file : new TreeSet<>(files)) {
