@@ -74,9 +74,7 @@ public final class Program {
     try {
       List<TextObject> objects = texts.values().stream().map(TextObject::new).toList();
       JavacTask task =
-          (JavacTask)
-              compiler.getTask(
-                  Writer.nullWriter(), others, said, options(sources.project()), null, objects);
+          (JavacTask) compiler.getTask(Writer.nullWriter(), others, said, options, null, objects);
       Map<String, Unit> units = new LinkedHashMap<>();
       for (CompilationUnitTree tree : task.parse()) {
         SourceText source = texts.get(path(tree.getSourceFile()));
