@@ -1,11 +1,13 @@
 package paredown.refactor;
 
+import com.sun.source.tree.Tree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import paredown.edit.Carried;
 import paredown.edit.Copied;
+import paredown.edit.Indent;
 import paredown.edit.Meaning;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
@@ -62,5 +64,12 @@ final class EditList {
         of(file).stream().filter(edit -> edit.start() >= start && edit.end() <= end).toList();
     of(file).removeAll(within);
     return within;
+  }
+
+  /** The code of a tree as it is after the edits within it, which are taken. */
+  Carried carried(UnitTrees trees, Tree tree) {
+    int start = trees.start(tree);
+    int end = trees.end(tree);
+    return new Carried(trees.path(), start, end, take(trees.path(), start, end), Indent.SAME, null);
   }
 }

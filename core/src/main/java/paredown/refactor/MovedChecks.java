@@ -13,7 +13,6 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.element.VariableElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.UnusableRequest;
 import paredown.program.Program;
@@ -119,7 +118,7 @@ final class MovedChecks {
         throw Refused.because(RefusalKind.TARGET_GENERIC, subject, place);
       }
       requireSteady(moving);
-      requireNotNull();
+      requireNotNull(moving);
     }
   }
 
@@ -172,18 +171,10 @@ final class MovedChecks {
     }
   }
 
-  private void requireNotNull() {
-    if (wishes.accepted().contains(RefusalKind.MAYBE_NULL)
-        || new NeverNull(owner).is(through.variable())) {
-      return;
-    }
-    VariableElement variable = through.variable();
-    boolean certain =
-        Dereference.isCertain(
-            owner.trees(),
-            new TreePath(method.path(), method.tree().getBody()),
-            path -> isVariable(path, variable));
-    if (!certain) {
+  /** Where its callers are all known, each is looked at for itself. */
+  private void requireNotNull(Moving moving) {
+    TargetThere there = moving.targetThere();
+    if (!there.always() && !there.callersTell()) {
       throw Refused.advising(
           RefusalKind.MAYBE_NULL,
           "%s could be called where %s is null: it does not always ask it for something."
@@ -191,17 +182,6 @@ final class MovedChecks {
           "If that never happens, say --accept maybe-null.",
           place);
     }
-  }
-
-  private boolean isVariable(TreePath path, VariableElement variable) {
-    return isPlainName(path) && variable.equals(owner.trees().element(path));
-  }
-
-  private static boolean isPlainName(TreePath path) {
-    return path.getLeaf() instanceof IdentifierTree
-        || path.getLeaf() instanceof com.sun.source.tree.MemberSelectTree select
-            && select.getExpression() instanceof IdentifierTree self
-            && self.getName().contentEquals("this");
   }
 
   /** Whether the target has a method of a name already, inherited or its own. */

@@ -20,6 +20,7 @@ final class Moving {
   private final OwnerClass.Method method;
   private final String name;
   private final boolean acceptsNull;
+  private final TargetThere targetThere;
   private final CalmCalls calm;
   private final Given given;
   private final Set<TypeParameterElement> variables;
@@ -36,6 +37,7 @@ final class Moving {
     this.method = route.method();
     this.name = wishes.name().orElse(method.name());
     this.acceptsNull = wishes.accepted().contains(RefusalKind.MAYBE_NULL);
+    this.targetThere = new TargetThere(route, acceptsNull);
     this.calm = new CalmCalls(route.program());
     this.given = new Given(route, calm, wishes.owner(), forced);
     this.variables = neededVariables();
@@ -77,6 +79,10 @@ final class Moving {
   /** Whether it was said that callers never ask null. */
   boolean acceptsNull() {
     return acceptsNull;
+  }
+
+  TargetThere targetThere() {
+    return targetThere;
   }
 
   CalmCalls calm() {

@@ -1,45 +1,34 @@
 package paredown.refactor;
 
 import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.NewArrayTree;
-import com.sun.source.tree.NewClassTree;
-import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.IfTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.TypeCastTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 
 /**
- * Tells which final fields hold an object all the while: every way to construct their owner gives
- * them one before anything of the owner's own runs.
+ * Tells which fields hold an object whenever a method runs: every way to construct their owner
+ * gives them one before the method could be called, and nobody gives them null later.
  */
 final class NeverNull {
-  /** How many methods deep it looks for what a value is. */
-  private static final int DEPTH = 3;
-
   private final OwnerClass owner;
   private final Program program;
+  private final EarlyRun early;
 
-  NeverNull(OwnerClass owner) {
+  NeverNull(OwnerClass owner, OwnerClass.Method method) {
     this.owner = owner;
     this.program = owner.program();
+    this.early = new EarlyRun(owner, method);
   }
 
   boolean is(VariableElement variable) {
@@ -50,27 +39,58 @@ final class NeverNull {
             .orElse(null);
     boolean plain =
         field != null
-            && field.is(Modifier.FINAL)
-            && owner.element().getKind() == ElementKind.CLASS
-            && owner.element().getSuperclass().toString().equals("java.lang.Object")
+            && !field.is(Modifier.TRANSIENT)
+            && (field.is(Modifier.FINAL) || staysObject(field))
+            && (owner.element().getKind() == ElementKind.CLASS
+                || owner.element().getKind() == ElementKind.ENUM)
+            && early.isQuietAbove()
             && initialisersAreQuiet(field);
     if (!plain) {
       return false;
     }
     if (field.tree().getInitializer() != null) {
-      return isObject(new TreePath(field.path(), field.tree().getInitializer()), DEPTH);
+      TreePath value = new TreePath(field.path(), field.tree().getInitializer());
+      return isObject(value) && early.isQuietValue(value);
     }
     List<OwnerClass.Method> makers =
         owner.constructors().stream().filter(each -> !each.callsAnother()).toList();
     return !makers.isEmpty() && makers.stream().allMatch(maker -> isGiven(variable, maker));
   }
 
-  /** Whether no initialiser that runs before the field has its value could ask the object. */
+  private boolean isObject(TreePath value) {
+    return NonNull.is(program, value);
+  }
+
+  /** Whether only its file writes to a field, and objects only. */
+  private boolean staysObject(OwnerClass.Field field) {
+    return field.is(Modifier.PRIVATE)
+        && MemberUses.of(program, Map.of(field.element(), field.key())).stream()
+            .map(MemberUses.MemberUse::path)
+            .map(TreePath::getParentPath)
+            .filter(above -> above.getLeaf() instanceof AssignmentTree)
+            .allMatch(above -> isWrittenObject(above, field));
+  }
+
+  private boolean isWrittenObject(TreePath above, OwnerClass.Field field) {
+    AssignmentTree assignment = (AssignmentTree) above.getLeaf();
+    Element written = program.trees().getElement(new TreePath(above, assignment.getVariable()));
+    TreePath value = new TreePath(above, assignment.getExpression());
+    return !field.element().equals(written) || isObject(value) || isRequiredLater(value);
+  }
+
+  /** Whether a constructor fails where a parameter of it is null. */
+  private boolean isRequiredLater(TreePath value) {
+    return owner.constructors().stream()
+        .map(each -> new TreePath(each.path(), each.tree().getBody()))
+        .anyMatch(body -> isRequired(value, body));
+  }
+
+  /** Whether the method could not run before the field has its value by what is done for it. */
   private boolean initialisersAreQuiet(OwnerClass.Field field) {
     boolean made = field.tree().getInitializer() != null;
     List<TreePath> before = new ArrayList<>();
     for (OwnerClass.Field each : owner.fields()) {
-      boolean earlier = !made || each.declared() <= field.declared();
+      boolean earlier = !made || each.declared() < field.declared();
       if (!each.is(Modifier.STATIC) && each.tree().getInitializer() != null && earlier) {
         before.add(new TreePath(each.path(), each.tree().getInitializer()));
       }
@@ -81,28 +101,58 @@ final class NeverNull {
         before.add(block.path());
       }
     }
-    return before.stream().allMatch(code -> OwnerTouches.in(owner, code).isEmpty());
+    return before.stream().allMatch(early::isQuiet);
   }
 
-  /** Whether a constructor sets the field to an object, and nothing asks its own before that. */
+  /** What a statement of a constructor does for a field. */
+  private enum Gift {
+    OBJECT,
+    NOTHING,
+    UNSURE
+  }
+
+  /** Whether a constructor sets the field to an object before the method could run. */
   private boolean isGiven(VariableElement field, OwnerClass.Method constructor) {
     TreePath body = new TreePath(constructor.path(), constructor.tree().getBody());
-    for (StatementTree statement : constructor.tree().getBody().getStatements()) {
-      TreePath path = new TreePath(body, statement);
-      if (statement instanceof ExpressionStatementTree expression
-          && expression.getExpression() instanceof AssignmentTree assignment) {
-        TreePath set = new TreePath(path, assignment);
-        if (field.equals(owner.trees().element(new TreePath(set, assignment.getVariable())))) {
-          TreePath value = new TreePath(set, assignment.getExpression());
-          return OwnerTouches.in(owner, value).isEmpty()
-              && (isObject(value, DEPTH) || isRequired(value, body));
-        }
-      }
-      if (!OwnerTouches.in(owner, path).isEmpty()) {
-        return false;
+    return gift(field, body, body) == Gift.OBJECT;
+  }
+
+  private Gift gift(VariableElement field, TreePath statement, TreePath body) {
+    Tree tree = statement.getLeaf();
+    if (tree instanceof BlockTree block) {
+      return inTurn(field, statement, block.getStatements(), body);
+    }
+    if (tree instanceof IfTree branch
+        && early.isQuiet(new TreePath(statement, branch.getCondition()))
+        && branch.getElseStatement() != null) {
+      Gift then = gift(field, new TreePath(statement, branch.getThenStatement()), body);
+      Gift otherwise = gift(field, new TreePath(statement, branch.getElseStatement()), body);
+      return then == otherwise ? then : Gift.UNSURE;
+    }
+    if (tree instanceof ExpressionStatementTree expression
+        && expression.getExpression() instanceof AssignmentTree assignment) {
+      TreePath set = new TreePath(statement, assignment);
+      if (field.equals(owner.trees().element(new TreePath(set, assignment.getVariable())))) {
+        TreePath value = new TreePath(set, assignment.getExpression());
+        boolean object = isObject(value) || isRequired(value, body);
+        return object && early.isQuietValue(value) ? Gift.OBJECT : Gift.UNSURE;
       }
     }
-    return false;
+    return early.isQuiet(statement) ? Gift.NOTHING : Gift.UNSURE;
+  }
+
+  private Gift inTurn(
+      VariableElement field,
+      TreePath around,
+      List<? extends StatementTree> statements,
+      TreePath body) {
+    for (StatementTree each : statements) {
+      Gift gift = gift(field, new TreePath(around, each), body);
+      if (gift != Gift.NOTHING) {
+        return gift;
+      }
+    }
+    return Gift.NOTHING;
   }
 
   /** Whether a constructor fails where a parameter of it is null. */
@@ -110,68 +160,8 @@ final class NeverNull {
     Element parameter = owner.trees().element(value);
     return parameter != null
         && parameter.getKind() == ElementKind.PARAMETER
+        && !Writes.in(owner.trees(), body).contains(parameter)
         && Dereference.isCertain(
             owner.trees(), body, path -> parameter.equals(owner.trees().element(path)));
-  }
-
-  private Element element(TreePath path) {
-    return program.trees().getElement(path);
-  }
-
-  /** Whether an expression gives an object whenever it gives anything. */
-  private boolean isObject(TreePath path, int depth) {
-    Tree tree = path.getLeaf();
-    if (tree instanceof NewClassTree
-        || tree instanceof NewArrayTree
-        || tree instanceof LambdaExpressionTree
-        || tree.getKind() == Tree.Kind.STRING_LITERAL) {
-      return true;
-    }
-    if (tree instanceof ParenthesizedTree inner) {
-      return isObject(new TreePath(path, inner.getExpression()), depth);
-    }
-    if (tree instanceof TypeCastTree cast) {
-      return isObject(new TreePath(path, cast.getExpression()), depth);
-    }
-    if (tree instanceof ConditionalExpressionTree either) {
-      return isObject(new TreePath(path, either.getTrueExpression()), depth)
-          && isObject(new TreePath(path, either.getFalseExpression()), depth);
-    }
-    if (tree instanceof IdentifierTree || tree instanceof MemberSelectTree) {
-      Element named = element(path);
-      return named != null && named.getKind() == ElementKind.ENUM_CONSTANT
-          || tree instanceof IdentifierTree name && name.getName().contentEquals("this");
-    }
-    return tree instanceof MethodInvocationTree call
-        && element(new TreePath(path, call.getMethodSelect())) instanceof ExecutableElement method
-        && givesObject(method, depth);
-  }
-
-  private boolean givesObject(ExecutableElement method, int depth) {
-    String type = method.getEnclosingElement().toString();
-    if (type.equals("java.util.Objects")) {
-      return method.getSimpleName().toString().startsWith("requireNonNull");
-    }
-    boolean last =
-        method.getModifiers().contains(Modifier.STATIC)
-            || method.getModifiers().contains(Modifier.PRIVATE)
-            || method.getModifiers().contains(Modifier.FINAL)
-            || method.getEnclosingElement().getModifiers().contains(Modifier.FINAL);
-    TreePath path = program.declaration(method);
-    return last
-        && depth > 0
-        && path != null
-        && path.getLeaf() instanceof MethodTree tree
-        && tree.getBody() != null
-        && givesObjects(new TreePath(path, tree.getBody()), depth - 1);
-  }
-
-  private boolean givesObjects(TreePath body, int depth) {
-    return Returns.in(body).stream().allMatch(path -> givesObject(path, depth));
-  }
-
-  private boolean givesObject(TreePath path, int depth) {
-    ExpressionTree given = ((ReturnTree) path.getLeaf()).getExpression();
-    return given != null && isObject(new TreePath(path, given), depth);
   }
 }

@@ -149,6 +149,25 @@ final class OwnerClass {
     return new OwnerClass(trees, found[0]);
   }
 
+  /**
+   * Finds a class of the sources; null where it is none.
+   *
+   * @throws paredown.program.OnlySkeleton where its file is none of the program's
+   */
+  static OwnerClass of(Program program, TypeElement type) {
+    TreePath path = program.declaration(type);
+    return path == null
+        ? null
+        : new OwnerClass(
+            new UnitTrees(
+                program,
+                program.units().stream()
+                    .filter(unit -> unit.tree() == path.getCompilationUnit())
+                    .findFirst()
+                    .orElseThrow()),
+            path);
+  }
+
   private void add(TreePath member) {
     int start = trees.start(member.getLeaf());
     int end = trees.end(member.getLeaf());

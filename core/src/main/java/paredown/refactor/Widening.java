@@ -145,12 +145,19 @@ final class Widening {
                 .file(unit(path).get().path())
                 .filter(SourceIndex::isEditable)
                 .isPresent();
-    boolean overridden =
-        element.getKind() == ElementKind.METHOD
-            && element.getModifiers().contains(Modifier.PROTECTED);
     return declared
-        && !overridden
+        && !mayBeOverridden(element)
         && new UnitTrees(program, unit(path).get()).end(path.getLeaf()) >= 0;
+  }
+
+  /** What overrides a method would have to be opened with it. */
+  private boolean mayBeOverridden(Element element) {
+    Set<Modifier> modifiers = element.getModifiers();
+    return element.getKind() == ElementKind.METHOD
+        && !modifiers.contains(Modifier.PRIVATE)
+        && (modifiers.contains(Modifier.PROTECTED)
+            || modifiers.contains(Modifier.ABSTRACT)
+            || Overriding.of(program, program.symbols().key(element)).isPresent());
   }
 
   private Optional<Unit> unit(TreePath path) {

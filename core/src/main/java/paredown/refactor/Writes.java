@@ -9,18 +9,23 @@ import com.sun.source.util.TreePathScanner;
 import java.util.HashSet;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import paredown.program.Program;
 
 /** Finds the variables that code writes to. */
 final class Writes extends TreePathScanner<Void, Void> {
-  private final UnitTrees trees;
+  private final Program program;
   private final Set<Element> written = new HashSet<>();
 
-  private Writes(UnitTrees trees) {
-    this.trees = trees;
+  private Writes(Program program) {
+    this.program = program;
   }
 
   static Set<Element> in(UnitTrees trees, TreePath code) {
-    Writes scan = new Writes(trees);
+    return in(trees.program(), code);
+  }
+
+  static Set<Element> in(Program program, TreePath code) {
+    Writes scan = new Writes(program);
     scan.scan(code, null);
     return scan.written;
   }
@@ -44,7 +49,7 @@ final class Writes extends TreePathScanner<Void, Void> {
   }
 
   private void add(Tree target) {
-    Element element = trees.element(new TreePath(getCurrentPath(), target));
+    Element element = program.trees().getElement(new TreePath(getCurrentPath(), target));
     if (element != null) {
       written.add(element);
     }

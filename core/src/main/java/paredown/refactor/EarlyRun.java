@@ -1,0 +1,137 @@
+package paredown.refactor;
+
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.Set;
+import java.util.stream.Stream;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.program.Program;
+
+/** Tells whether a method could run while its object is still being constructed. */
+final class EarlyRun {
+  /** Classes of the platform whose constructors call nothing of the object that they construct. */
+  private static final Set<String> QUIET =
+      Set.of(
+          "java.lang.Object",
+          "java.lang.Enum",
+          "java.io.InputStream",
+          "java.io.OutputStream",
+          "java.io.Reader",
+          "java.io.Writer",
+          "java.io.FilterInputStream",
+          "java.io.FilterOutputStream",
+          "java.io.FilterReader",
+          "java.io.FilterWriter",
+          "java.text.Format",
+          "java.util.AbstractCollection",
+          "java.util.AbstractList",
+          "java.util.AbstractMap",
+          "java.util.AbstractSet");
+
+  private final OwnerClass owner;
+  private final OwnerClass.Method method;
+  private final Program program;
+
+  EarlyRun(OwnerClass owner, OwnerClass.Method method) {
+    this.owner = owner;
+    this.method = method;
+    this.program = owner.program();
+  }
+
+  /** Whether the constructors of the classes above the owner call nothing of their object. */
+  boolean isQuietAbove() {
+    return isQuietAbove(owner.element());
+  }
+
+  private boolean isQuietAbove(TypeElement type) {
+    if (!(program.types().asElement(type.getSuperclass()) instanceof TypeElement above)) {
+      return false;
+    }
+    if (QUIET.contains(above.getQualifiedName().toString())) {
+      return true;
+    }
+    OwnerClass superclass = OwnerClass.of(program, above);
+    return superclass != null
+        && code(superclass).allMatch(each -> OwnerTouches.in(superclass, each).isEmpty())
+        && isQuietAbove(above);
+  }
+
+  /** What runs when an object of a class is constructed. */
+  private static Stream<TreePath> code(OwnerClass type) {
+    Stream<TreePath> fields =
+        type.fields().stream()
+            .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)
+            .map(each -> new TreePath(each.path(), each.tree().getInitializer()));
+    Stream<TreePath> blocks =
+        type.initialisers().stream()
+            .filter(each -> !each.tree().isStatic())
+            .map(OwnerClass.Initialiser::path);
+    Stream<TreePath> constructors =
+        type.constructors().stream().map(each -> new TreePath(each.path(), each.tree().getBody()));
+    return Stream.of(fields, blocks, constructors).flatMap(each -> each);
+  }
+
+  /** Whether code of a constructor or initialiser cannot come to the method. */
+  boolean isQuiet(TreePath code) {
+    return OwnerTouches.in(owner, code).stream()
+        .allMatch(touch -> touch.called() != null && !reaches(touch.called()));
+  }
+
+  /** Whether a value can be worked out without coming to the method. */
+  boolean isQuietValue(TreePath value) {
+    return isPlainInner(value) || isQuiet(value);
+  }
+
+  /** Whether code makes an object of an inner class that does nothing when it is made. */
+  private boolean isPlainInner(TreePath code) {
+    if (!(code.getLeaf() instanceof NewClassTree made)
+        || made.getClassBody() != null
+        || !made.getArguments().isEmpty()) {
+      return false;
+    }
+    Element inner = program.trees().getElement(new TreePath(code, made.getIdentifier()));
+    return inner instanceof TypeElement type
+        && program.declares(type)
+        && code(OwnerClass.of(program, type)).findAny().isEmpty()
+        && isQuietAbove(type);
+  }
+
+  /** Whether a method of the owner, or one that it calls in turn, could call the method. */
+  private boolean reaches(ExecutableElement start) {
+    Deque<ExecutableElement> open = new ArrayDeque<>(Set.of(start));
+    Set<ExecutableElement> seen = new HashSet<>();
+    while (!open.isEmpty()) {
+      ExecutableElement next = open.pop();
+      if (!seen.add(next)) {
+        continue;
+      }
+      OwnerClass.Method own =
+          owner.methods().stream()
+              .filter(each -> each.element().equals(next))
+              .findFirst()
+              .orElse(null);
+      if (own == null || own.element().equals(method.element()) || !isLast(own)) {
+        return true;
+      }
+      for (OwnerTouches.Touch touch : OwnerTouches.in(owner, own.path())) {
+        if (touch.called() == null) {
+          return true;
+        }
+        open.push(touch.called());
+      }
+    }
+    return false;
+  }
+
+  private boolean isLast(OwnerClass.Method own) {
+    return own.is(Modifier.PRIVATE)
+        || own.is(Modifier.FINAL)
+        || owner.element().getModifiers().contains(Modifier.FINAL);
+  }
+}
