@@ -1,6 +1,7 @@
 package paredown.refactor;
 
 import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.util.TreePath;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
@@ -9,14 +10,17 @@ import paredown.edit.Written;
 /** One reference to a method that moves, rewritten to name its new class. */
 record ReferenceSite(Moving moving, TypeNames here, MemberUses.MemberUse use) {
 
-  /** The reference as it names a static method in its new class; others are refused. */
+  /**
+   * The reference as it names a static method in its new class, or one that its first argument is
+   * asked for there; others are refused.
+   */
   Replacement rewritten() {
-    MemberReferenceTree tree = (MemberReferenceTree) use.path().getLeaf();
-    boolean plain = moving.method().is(Modifier.STATIC) && moving.route().becomesStatic();
-    if (!plain) {
+    boolean isStatic = moving.method().is(Modifier.STATIC);
+    if (!(isStatic && moving.route().becomesStatic()) && !asksFirst(isStatic)) {
       throw CallSites.refused(moving, use, "a method reference names it");
     }
     requireExact();
+    MemberReferenceTree tree = (MemberReferenceTree) use.path().getLeaf();
     Written.Text text = Written.text("");
     here.write(text, moving.target().element(), use.trees().classAround(use.path()));
     text.text("::").name(moving.name(), moving.newKey(), Rewriting.name(use.trees(), use.offset()));
@@ -26,6 +30,25 @@ record ReferenceSite(Moving moving, TypeNames here, MemberUses.MemberUse use) {
         use.trees().end(tree),
         "the method is in another class now",
         text.done());
+  }
+
+  /** Whether the first of what is given at each call is what the method is asked of now. */
+  private boolean asksFirst(boolean isStatic) {
+    boolean first =
+        moving.through() instanceof Through.Parameter parameter
+            && parameter.index() == 0
+            && !moving.isVarArgs()
+            && moving.given().values().isEmpty()
+            && !moving.given().isOwner()
+            && moving.targetThere().always();
+    return first && (isStatic || isOwn());
+  }
+
+  /** Whether it is bound to the object that it stands in, which need not be looked at. */
+  private boolean isOwn() {
+    MemberReferenceTree tree = (MemberReferenceTree) use.path().getLeaf();
+    TreePath bound = new TreePath(use.path(), tree.getQualifierExpression());
+    return bound.getLeaf().toString().equals("this");
   }
 
   /**
