@@ -12,6 +12,8 @@ import javax.tools.JavaFileObject.Kind;
 import javax.tools.SimpleJavaFileObject;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.StandardLocation;
+import paredown.project.SourceFile;
+import paredown.project.SourceFiles;
 
 /**
  * The other sources of a project, where the compiler finds what the files that it was given need:
@@ -22,14 +24,21 @@ final class OtherSources extends ForwardingJavaFileManager<StandardJavaFileManag
 
   private final Sources sources;
   private final Set<String> given;
+  private final boolean withTests;
 
   /**
-   * @param given the files that the compiler gets as they are
+   * @param given the files that the compiler gets as they are; where no test is among them, tests
+   *     are not seen, as nothing else could use them
    */
   OtherSources(StandardJavaFileManager files, Sources sources, Set<String> given) {
     super(files);
     this.sources = sources;
     this.given = given;
+    this.withTests = given.stream().anyMatch(this::isTest);
+  }
+
+  private boolean isTest(String file) {
+    return sources.file(file).filter(SourceFiles.are(SourceFile.Kind.TEST)).isPresent();
   }
 
   @Override
@@ -47,7 +56,7 @@ final class OtherSources extends ForwardingJavaFileManager<StandardJavaFileManag
     List<JavaFileObject> found = new ArrayList<>();
     if (kinds.contains(Kind.SOURCE)) {
       for (String file : sources.inPackage(packageName)) {
-        if (!given.contains(file)) {
+        if (!given.contains(file) && (withTests || !isTest(file))) {
           Skeleton skeleton = sources.skeleton(file);
           for (String type : skeleton.types()) {
             String name = packageName.isEmpty() ? type : packageName + "." + type;

@@ -59,18 +59,34 @@ public final class Program {
 
   /** Attributes files of a project as they stand on the disk. */
   public static Program of(Sources sources, Collection<String> paths) {
+    return attribute(sources, texts(sources, paths));
+  }
+
+  /** The same, but that errors which only the flow of the code shows are not looked for. */
+  public static Program withoutFlow(Sources sources, Collection<String> paths) {
+    return attribute(sources, texts(sources, paths), List.of("--should-stop=ifNoError=ATTR"));
+  }
+
+  private static Map<String, SourceText> texts(Sources sources, Collection<String> paths) {
     Map<String, SourceText> texts = new LinkedHashMap<>();
     paths.parallelStream().forEach(sources::text);
     new TreeSet<>(paths).forEach(path -> texts.put(path, sources.text(path)));
-    return attribute(sources, texts);
+    return texts;
   }
 
   /** Attributes these texts, in place of what stands on the disk under their paths. */
   public static Program attribute(Sources sources, Map<String, SourceText> texts) {
+    return attribute(sources, texts, List.of());
+  }
+
+  private static Program attribute(
+      Sources sources, Map<String, SourceText> texts, List<String> more) {
     JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
     DiagnosticCollector<JavaFileObject> said = new DiagnosticCollector<>();
     List<String> options = options(sources.project());
-    OtherSources others = new OtherSources(CompilerFiles.with(options), sources, texts.keySet());
+    OtherSources others =
+        new OtherSources(CompilerFiles.with(List.copyOf(options)), sources, texts.keySet());
+    options.addAll(more);
     try {
       List<TextObject> objects = texts.values().stream().map(TextObject::new).toList();
       JavacTask task =

@@ -2,7 +2,9 @@ package paredown.remedy;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -21,21 +23,29 @@ public final class Candidates {
   private final TypeFact type;
   private final Set<String> taken;
 
-  private Candidates(Finding finding, Facts facts) {
+  private Candidates(Finding finding, TypeFact type, Set<String> taken) {
     this.finding = finding;
-    this.type = facts.type(finding.type()).orElseThrow();
-    this.taken = facts.types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
+    this.type = type;
+    this.taken = new HashSet<>(taken);
   }
 
-  /** The candidates for a finding, best first; empty where the facts show none. */
-  public static List<Candidate> of(Finding finding, Facts facts) {
-    return new Candidates(finding, facts).found();
+  /** The candidates for findings by their ids, best first; empty where the facts show none. */
+  public static Map<String, List<Candidate>> of(List<Finding> findings, Facts facts) {
+    Map<String, TypeFact> types = facts.byName();
+    Set<String> taken =
+        facts.types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
+    Map<String, List<Candidate>> found = new LinkedHashMap<>();
+    for (Finding finding : findings) {
+      found.put(
+          finding.id(),
+          finding.smell().isSmaller()
+              ? List.of()
+              : new Candidates(finding, types.get(finding.type()), taken).found());
+    }
+    return found;
   }
 
   private List<Candidate> found() {
-    if (finding.smell().isSmaller()) {
-      return List.of();
-    }
     return switch (finding.form()) {
       case WHOLE -> groups();
       case FIELDS, TWINS -> List.of(extract(finding.members(), ""));

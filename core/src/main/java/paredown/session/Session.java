@@ -3,7 +3,6 @@ package paredown.session;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,8 +106,7 @@ public final class Session {
             .collect(
                 Collectors.partitioningBy(
                     finding -> lived.stream().anyMatch(each -> each.covers(finding))));
-    Map<String, List<Candidate>> candidates = new LinkedHashMap<>();
-    all.forEach(finding -> candidates.put(finding.id(), Candidates.of(finding, facts)));
+    Map<String, List<Candidate>> candidates = Candidates.of(all, facts);
     Optional<CompileError> missing =
         reading.errors().stream().filter(CompileError::isUnresolved).findFirst();
     return new Survey(

@@ -68,12 +68,16 @@ public final class Lexer {
           "false",
           "null");
 
+  private static final int LONGEST_KEYWORD = 12;
+
   private final String text;
+  private final char[] chars;
   private final List<Token> tokens = new ArrayList<>();
   private int at;
 
   private Lexer(String text) {
     this.text = text;
+    this.chars = text.toCharArray();
   }
 
   /** The tokens of a text in their order. */
@@ -87,30 +91,43 @@ public final class Lexer {
   }
 
   private List<Token> read() {
-    while (at < text.length()) {
-      char c = text.charAt(at);
+    while (at < chars.length) {
+      char c = chars[at];
       if (Character.isWhitespace(c)) {
         at++;
       } else if (c == '/' && next('/')) {
         add(TokenKind.LINE_COMMENT, lineEnd());
       } else if (c == '/' && next('*')) {
-        boolean doc = text.startsWith("/**", at) && !text.startsWith("/**/", at);
+        boolean doc = startsWith("/**", at) && !startsWith("/**/", at);
         add(doc ? TokenKind.DOC_COMMENT : TokenKind.BLOCK_COMMENT, behind("*/", at + 2));
-      } else if (text.startsWith("\"\"\"", at)) {
+      } else if (c == '"' && startsWith("\"\"\"", at)) {
         add(TokenKind.LITERAL, textBlockEnd());
       } else if (c == '"' || c == '\'') {
         add(TokenKind.LITERAL, quotedEnd(c));
-      } else if (isDigit(c) || c == '.' && at + 1 < text.length() && isDigit(text.charAt(at + 1))) {
+      } else if (isDigit(c) || c == '.' && at + 1 < chars.length && isDigit(chars[at + 1])) {
         add(TokenKind.LITERAL, numberEnd());
       } else if (startsWord()) {
         int end = wordEnd();
-        String word = text.substring(at, end);
-        add(KEYWORDS.contains(word) ? TokenKind.KEYWORD : TokenKind.IDENTIFIER, end);
+        add(isKeyword(c, end) ? TokenKind.KEYWORD : TokenKind.IDENTIFIER, end);
       } else {
         add(TokenKind.SEPARATOR, at + 1);
       }
     }
     return tokens;
+  }
+
+  private boolean isKeyword(char first, int end) {
+    return (first >= 'a' && first <= 'z' || first == '_')
+        && end - at <= LONGEST_KEYWORD
+        && KEYWORDS.contains(text.substring(at, end));
+  }
+
+  private boolean startsWith(String mark, int from) {
+    int i = 0;
+    while (i < mark.length() && from + i < chars.length && chars[from + i] == mark.charAt(i)) {
+      i++;
+    }
+    return i == mark.length();
   }
 
   private void add(TokenKind kind, int end) {
@@ -119,7 +136,7 @@ public final class Lexer {
   }
 
   private boolean next(char c) {
-    return at + 1 < text.length() && text.charAt(at + 1) == c;
+    return at + 1 < chars.length && chars[at + 1] == c;
   }
 
   private static boolean isDigit(char c) {
@@ -128,7 +145,7 @@ public final class Lexer {
 
   private int lineEnd() {
     int end = at;
-    while (end < text.length() && text.charAt(end) != '\n' && text.charAt(end) != '\r') {
+    while (end < chars.length && chars[end] != '\n' && chars[end] != '\r') {
       end++;
     }
     return end;
@@ -136,21 +153,21 @@ public final class Lexer {
 
   private int behind(String mark, int from) {
     int found = text.indexOf(mark, from);
-    return found < 0 ? text.length() : found + mark.length();
+    return found < 0 ? chars.length : found + mark.length();
   }
 
   private int textBlockEnd() {
     int end = at + 3;
-    while (end < text.length() && !text.startsWith("\"\"\"", end)) {
-      end += text.charAt(end) == '\\' ? 2 : 1;
+    while (end < chars.length && !startsWith("\"\"\"", end)) {
+      end += chars[end] == '\\' ? 2 : 1;
     }
-    return Math.min(text.length(), end + 3);
+    return Math.min(chars.length, end + 3);
   }
 
   private int quotedEnd(char quote) {
     int end = at + 1;
-    while (end < text.length()) {
-      char c = text.charAt(end);
+    while (end < chars.length) {
+      char c = chars[end];
       if (c == quote) {
         return end + 1;
       }
@@ -159,21 +176,19 @@ public final class Lexer {
       }
       end += c == '\\' ? 2 : 1;
     }
-    return text.length();
+    return chars.length;
   }
 
   private int numberEnd() {
     int end = at;
-    while (end < text.length()) {
-      char c = text.charAt(end);
+    while (end < chars.length) {
+      char c = chars[end];
       boolean exponentSign =
-          (c == '+' || c == '-')
-              && "eEpP".indexOf(text.charAt(end - 1)) >= 0
-              && isDecimalOrHexFloat(end);
+          (c == '+' || c == '-') && "eEpP".indexOf(chars[end - 1]) >= 0 && isDecimalOrHexFloat(end);
       if (!Character.isLetterOrDigit(c) && c != '_' && c != '.' && !exponentSign) {
         break;
       }
-      if (c == '.' && end + 1 < text.length() && !isNumberPart(text.charAt(end + 1))) {
+      if (c == '.' && end + 1 < chars.length && !isNumberPart(chars[end + 1])) {
         return end + 1;
       }
       end++;
@@ -183,8 +198,8 @@ public final class Lexer {
 
   /** In a hexadecimal number `e` is a digit, so that `0xe+1` is three tokens. */
   private boolean isDecimalOrHexFloat(int sign) {
-    boolean hex = text.startsWith("0x", at) || text.startsWith("0X", at);
-    return !hex || "pP".indexOf(text.charAt(sign - 1)) >= 0;
+    boolean hex = startsWith("0x", at) || startsWith("0X", at);
+    return !hex || "pP".indexOf(chars[sign - 1]) >= 0;
   }
 
   private static boolean isNumberPart(char c) {
@@ -192,17 +207,17 @@ public final class Lexer {
   }
 
   private boolean startsWord() {
-    return Character.isJavaIdentifierStart(text.codePointAt(at)) || isUnicodeEscape(at);
+    return Character.isJavaIdentifierStart(Character.codePointAt(chars, at)) || isUnicodeEscape(at);
   }
 
   private boolean isUnicodeEscape(int offset) {
-    return text.startsWith("\\u", offset);
+    return startsWith("\\u", offset);
   }
 
   private int wordEnd() {
     int end = at;
-    while (end < text.length()) {
-      int c = text.codePointAt(end);
+    while (end < chars.length) {
+      int c = Character.codePointAt(chars, end);
       if (Character.isJavaIdentifierPart(c)) {
         end += Character.charCount(c);
       } else if (isUnicodeEscape(end)) {
@@ -216,9 +231,9 @@ public final class Lexer {
 
   private int escapeEnd(int offset) {
     int end = offset + 1;
-    while (end < text.length() && text.charAt(end) == 'u') {
+    while (end < chars.length && chars[end] == 'u') {
       end++;
     }
-    return Math.min(text.length(), end + 4);
+    return Math.min(chars.length, end + 4);
   }
 }
