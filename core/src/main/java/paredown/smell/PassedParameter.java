@@ -2,7 +2,9 @@ package paredown.smell;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -10,6 +12,7 @@ import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Traits;
 import paredown.facts.TypeFact;
+import paredown.text.Listed;
 
 /**
  * A passed-on parameter is one that a method does nothing with but hand it to another, which does
@@ -30,16 +33,17 @@ final class PassedParameter implements Detector {
   @Override
   public Stream<Finding> find(Grounds grounds) {
     Set<Stop> seen = new HashSet<>();
-    List<Finding> found = new ArrayList<>();
+    Map<List<MethodFact>, List<List<Stop>>> ways = new LinkedHashMap<>();
     for (Stop first : grounds.methods().flatMap(Stop::of).toList()) {
       List<Stop> way = way(first, grounds);
       boolean isNew = seen.addAll(way);
       boolean isLong = way.size() >= grounds.limits().passedMethods();
       if (isLong && isNew && !isHandedTo(first, grounds)) {
-        found.add(finding(way, grounds));
+        ways.computeIfAbsent(way.stream().map(Stop::method).toList(), each -> new ArrayList<>())
+            .add(way);
       }
     }
-    return found.stream();
+    return ways.values().stream().map(together -> finding(together, grounds));
   }
 
   /** Whether another method that does nothing else with it hands it here: the way begins there. */
@@ -91,18 +95,33 @@ final class PassedParameter implements Detector {
         .map(next -> new Stop(type, next, next.parameters().get(to.index()).name()));
   }
 
-  private static Finding finding(List<Stop> way, Grounds grounds) {
+  /** What is handed the same way is one finding. */
+  private static Finding finding(List<List<Stop>> together, Grounds grounds) {
+    List<Stop> way = together.get(0);
     Stop first = way.get(0);
+    List<String> parameters = together.stream().map(each -> each.get(0).parameter()).toList();
+    String named = Listed.of(parameters);
+    boolean one = parameters.size() == 1;
+    List<Evidence.Row> rows = new ArrayList<>();
+    for (int i = 0; i < way.size(); i++) {
+      int at = i;
+      rows.add(
+          Evidence.Row.at(
+              way.get(at).method().range(),
+              way.get(at).method().signature(),
+              together.stream().map(each -> each.get(at).parameter()).toList()));
+    }
     return new Finding(
         Smell.PASSED_PARAMETER,
         Form.PARAMETERS,
-        weight(way.size()),
+        weight(way.size() + parameters.size() - 1),
         first.type().name(),
-        List.of(first.method().signature(), first.parameter()),
+        Stream.concat(Stream.of(first.method().signature()), parameters.stream()).toList(),
         List.of(first.method().signature()),
         first.method().range(),
-        "%s is handed through %d methods".formatted(first.parameter(), way.size()),
-        "%d methods hand %s on and do nothing with it.".formatted(way.size(), first.parameter()),
+        "%s %s handed through %d methods".formatted(named, one ? "is" : "are", way.size()),
+        "%d methods hand %s on and do nothing with %s."
+            .formatted(way.size(), named, one ? "it" : "them"),
         Evidence.of(
             List.of(
                 new Evidence.Figure(
@@ -112,18 +131,11 @@ final class PassedParameter implements Detector {
                     "%d methods in a row; %d are noticed"
                         .formatted(way.size(), grounds.limits().passedMethods()))),
             "It goes this way:",
-            way.stream()
-                .map(
-                    stop ->
-                        Evidence.Row.at(
-                            stop.method().range(),
-                            stop.method().signature(),
-                            List.of(stop.parameter())))
-                .toList()));
+            rows));
   }
 
-  /** 15, and up to 25 more for every further method. */
-  static int weight(int methods) {
-    return (int) Math.round(15 + 25 * (1 - 1.0 / methods));
+  /** 15, and up to 25 more for every further method, and parameter that goes the same way. */
+  static int weight(int stops) {
+    return (int) Math.round(15 + 25 * (1 - 1.0 / stops));
   }
 }

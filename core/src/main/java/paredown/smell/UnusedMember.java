@@ -22,6 +22,7 @@ import paredown.text.Listed;
  * has an annotation, what overrides, and what serialization finds by its name are used unseen.
  */
 final class UnusedMember implements Detector {
+  private static final String TESTED = "only tests use it";
   private static final Set<String> FOUND_BY_NAME =
       Set.of(
           "serialVersionUID",
@@ -100,7 +101,7 @@ final class UnusedMember implements Detector {
       List<Evidence.Row> rows) {
     names.add(name);
     boolean tested = grounds.facts().testWords().hold(name);
-    rows.add(Evidence.Row.at(range, member, tested ? List.of("only tests use it") : List.of()));
+    rows.add(Evidence.Row.at(range, member, tested ? List.of(TESTED) : List.of()));
   }
 
   private static List<String> unread(MethodFact method) {
@@ -115,6 +116,8 @@ final class UnusedMember implements Detector {
 
   private static Finding finding(TypeFact type, List<String> names, List<Evidence.Row> rows) {
     String shown = Listed.of(names.stream().distinct().limit(4).toList());
+    boolean tested = rows.stream().allMatch(row -> row.uses().contains(TESTED));
+    String users = tested ? "only tests use" : "nothing uses";
     return new Finding(
         Smell.UNUSED_MEMBER,
         Form.UNUSED,
@@ -123,11 +126,12 @@ final class UnusedMember implements Detector {
         List.of(),
         rows.stream().map(Evidence.Row::member).distinct().toList(),
         type.range(),
-        "nothing uses " + shown + (names.size() > 4 ? ", …" : ""),
-        "%s has %s that nothing uses."
+        users + " " + shown + (names.size() > 4 ? ", …" : ""),
+        "%s has %s that %s."
             .formatted(
                 Finding.shortName(type.name()),
-                Counted.of(rows.size(), "member or parameter", "members or parameters")),
+                Counted.of(rows.size(), "member or parameter", "members or parameters"),
+                users),
         Evidence.of(
             List.of(
                 new Evidence.Figure(
@@ -135,7 +139,7 @@ final class UnusedMember implements Detector {
                     rows.size(),
                     1,
                     Counted.of(rows.size(), "place", "places") + " without use")),
-            "No code uses these:",
+            tested ? "No other code uses these:" : "No code uses these:",
             rows));
   }
 

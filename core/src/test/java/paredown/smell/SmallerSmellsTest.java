@@ -172,6 +172,22 @@ class SmallerSmellsTest {
   }
 
   @Test
+  void takesParametersThatGoTheSameWayTogether() {
+    String desk =
+        """
+        public class Desk {
+          int n;
+          void first(int port, int row, int age) { n += row; second(port, row, age); }
+          void second(int port, int row, int age) { n -= row; third(age, port); }
+          void third(int age, int port) { n = port * 2 + age; }
+        }
+        """;
+    assertEquals(
+        List.of("Desk: port and age are handed through 2 methods"),
+        find(Smell.PASSED_PARAMETER, desk));
+  }
+
+  @Test
   void showsNoneOfThemAmongTheFive() {
     assertTrue(Smell.LONG_METHOD.isSmaller() && Smell.PASSED_PARAMETER.isSmaller());
     assertTrue(!Smell.LAZY_CLASS.isSmaller() && !Smell.GOD_CLASS.isSmaller());
