@@ -37,15 +37,28 @@ final class ParameterClumps implements Detector {
         .filter(type -> type.kind() != TypeFact.Kind.RECORD)
         .forEach(type -> collect(type, limits, lists));
     Values values = Values.of(grounds);
-    return ClosedSets.of(lists, limits.clumpParameters(), limits.clumpPlaces()).stream()
-        .filter(
-            closed ->
-                closed.items().stream().map(ParameterClumps::type).filter(values::isValue).count()
-                    >= VALUES)
-        .filter(closed -> !isRange(closed.items()))
-        .map(closed -> withoutHolders(closed, values, limits))
-        .filter(closed -> closed.places().size() >= limits.clumpPlaces())
-        .map(closed -> finding(closed, limits));
+    List<ClosedSets.Closed<Owned>> found =
+        ClosedSets.of(lists, limits.clumpParameters(), limits.clumpPlaces()).stream()
+            .filter(closed -> values(closed, values) >= VALUES)
+            .filter(closed -> !isRange(closed.items()))
+            .map(closed -> withoutHolders(closed, values, limits))
+            .filter(closed -> closed.places().size() >= limits.clumpPlaces())
+            .toList();
+    return found.stream()
+        .filter(closed -> found.stream().noneMatch(wider -> isPartOf(closed, wider)))
+        .map(closed -> finding(closed, found, limits));
+  }
+
+  private static long values(ClosedSets.Closed<Owned> closed, Values values) {
+    return closed.items().stream().map(ParameterClumps::type).filter(values::isValue).count();
+  }
+
+  /** What a few of the places of a clump have besides is told with it: one class cures both. */
+  private static boolean isPartOf(ClosedSets.Closed<Owned> closed, ClosedSets.Closed<Owned> wider) {
+    return closed.items().size() > wider.items().size()
+        && closed.items().containsAll(wider.items())
+        && wider.places().containsAll(closed.places())
+        && closed.places().size() * 2 < wider.places().size();
   }
 
   private static String type(String item) {
@@ -101,7 +114,8 @@ final class ParameterClumps implements Detector {
     return items;
   }
 
-  private static Finding finding(ClosedSets.Closed<Owned> clump, Limits limits) {
+  private static Finding finding(
+      ClosedSets.Closed<Owned> clump, List<ClosedSets.Closed<Owned>> all, Limits limits) {
     Owned first = clump.places().get(0);
     List<String> names =
         first.method().parameters().stream()
@@ -112,7 +126,15 @@ final class ParameterClumps implements Detector {
     long classes = clump.places().stream().map(place -> place.type().name()).distinct().count();
     List<Evidence.Row> rows = new ArrayList<>();
     for (Owned place : clump.places()) {
-      rows.add(Evidence.Row.at(place.method().range(), place.method().signature(), List.of()));
+      List<String> besides =
+          all.stream()
+              .filter(each -> isPartOf(each, clump) && each.places().contains(place))
+              .flatMap(each -> each.items().stream())
+              .filter(item -> !clump.items().contains(item))
+              .map(item -> "and " + item.substring(item.lastIndexOf(' ') + 1))
+              .distinct()
+              .toList();
+      rows.add(Evidence.Row.at(place.method().range(), place.method().signature(), besides));
     }
     List<Evidence.Figure> figures =
         List.of(

@@ -38,6 +38,25 @@ class ClumpsTest {
   }
 
   @Test
+  void tellsWithAClumpWhatFewOfItsPlacesHaveBesides() {
+    StringBuilder more = new StringBuilder();
+    for (int i = 0; i < 7; i++) {
+      String fourth = i < 3 ? ", boolean late" : "";
+      more.append(
+          "void m%d(int depth, int length, String name%s) { seen++; } ".formatted(i, fourth));
+    }
+    Found found = Found.in(folder, PILOT.formatted(more));
+    assertEquals(
+        List.of("Pilot: depth, length and name are passed together in 9 places"),
+        found.of(Form.PARAMETERS));
+    assertEquals(
+        3,
+        found.one(Form.PARAMETERS).evidence().rows().stream()
+            .filter(row -> row.uses().equals(List.of("and late")))
+            .count());
+  }
+
+  @Test
   void countsOverloadsOnceAndOverridingMethodsNever() {
     assertEquals(
         List.of(), parameters("void guide(int depth, int length, String name, int x) { seen--; }"));
