@@ -9,7 +9,6 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
-import javax.lang.model.element.TypeElement;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -21,50 +20,43 @@ final class CallSite {
   private static final String REASON = "the call asks another object now";
 
   private final MovedCall site;
-  private final Moving moving;
   private final TypeNames names;
-  private final MemberUses.MemberUse use;
   private final EditList edits;
-  private final UnitTrees trees;
-  private final List<TreePath> arguments;
-  private final TypeElement around;
   private final AskedObject asked;
 
-  CallSite(Moving moving, TypeNames names, MemberUses.MemberUse use, EditList edits) {
-    this.site = new MovedCall(moving, use);
-    this.moving = moving;
+  CallSite(MovedCall site, TypeNames names, EditList edits) {
+    this.site = site;
     this.names = names;
-    this.use = use;
     this.edits = edits;
-    this.trees = use.trees();
-    this.arguments = site.arguments();
-    this.around = site.around();
     this.asked = new AskedObject(site, names, edits);
   }
 
   void rewrite() {
     new CallChecks(site).require();
     List<Piece> pieces = new ArrayList<>();
-    int start = trees.start(use.path().getLeaf());
-    int end = trees.end(use.path().getLeaf());
+    int start = site.trees().start(site.use().path().getLeaf());
+    int end = site.trees().end(site.use().path().getLeaf());
     receiver(pieces);
     pieces.add(
         Written.text("")
-            .name(moving.name(), moving.newKey(), Rewriting.name(trees, use.offset()))
+            .name(
+                site.moving().name(),
+                site.moving().newKey(),
+                Rewriting.name(site.trees(), site.use().offset()))
             .done());
     List<Replacement> own = arguments();
     List<Piece> elsewhere = own.stream().map(Replacement::pieces).flatMap(List::stream).toList();
-    edits.add(use.file(), Rewriting.of(trees, start, end, REASON, pieces, elsewhere));
-    own.forEach(edit -> edits.add(use.file(), edit));
+    edits.add(site.use().file(), Rewriting.of(site.trees(), start, end, REASON, pieces, elsewhere));
+    own.forEach(edit -> edits.add(site.use().file(), edit));
   }
 
   private void receiver(List<Piece> pieces) {
-    Through through = moving.through();
+    Through through = site.moving().through();
     if (through instanceof Through.Parameter parameter) {
-      TreePath argument = arguments.get(parameter.index());
+      TreePath argument = site.arguments().get(parameter.index());
       boolean brackets = !isPrimary(argument.getLeaf());
       pieces.add(Written.plain(brackets ? "(" : ""));
-      pieces.add(edits.carried(trees, argument.getLeaf()));
+      pieces.add(edits.carried(site.trees(), argument.getLeaf()));
       pieces.add(Written.plain(brackets ? ")." : "."));
     } else if (through instanceof Through.Field field) {
       asked.member(field.variable(), pieces);
@@ -72,17 +64,19 @@ final class CallSite {
     } else {
       Written.Text text = Written.text("");
       if (through instanceof Through.Around) {
-        names.write(text, moving.target().element(), around);
-        text.text(".").name("this", "this of " + moving.target().binaryName()).text(".");
+        names.write(text, site.moving().target().element(), site.around());
+        text.text(".").name("this", "this of " + site.moving().target().binaryName()).text(".");
       } else if (through instanceof Through.Callers && !(caller() instanceof CallerObject.Made)) {
         caller(text);
       } else if (through instanceof Through.Fresh || through instanceof Through.Callers) {
-        text.here(UseKind.CREATION, Symbols.constructorKey(moving.target().binaryName(), List.of()))
+        text.here(
+                UseKind.CREATION,
+                Symbols.constructorKey(site.moving().target().binaryName(), List.of()))
             .text("new ");
-        names.write(text, moving.target().element(), around);
+        names.write(text, site.moving().target().element(), site.around());
         text.text("().");
-      } else if (!around.equals(moving.target().element())) {
-        names.write(text, moving.target().element(), around);
+      } else if (!site.around().equals(site.moving().target().element())) {
+        names.write(text, site.moving().target().element(), site.around());
         text.text(".");
       }
       pieces.add(text.done());
@@ -90,7 +84,7 @@ final class CallSite {
   }
 
   private CallerObject caller() {
-    return CallerObject.of(trees, use.path(), moving.target().element());
+    return CallerObject.of(site.trees(), site.use().path(), site.moving().target().element());
   }
 
   /** What the caller has, where it has one. */
@@ -98,18 +92,19 @@ final class CallSite {
     if (caller() instanceof CallerObject.Held held) {
       String name = held.field().getSimpleName().toString();
       if (asked.isLocal(name)) {
-        text.name("this", "this of " + moving.program().symbols().binary(around)).text(".");
+        text.name("this", "this of " + site.moving().program().symbols().binary(site.around()))
+            .text(".");
       } else {
-        text.here(UseKind.RECEIVER, moving.program().symbols().key(around));
+        text.here(UseKind.RECEIVER, site.moving().program().symbols().key(site.around()));
       }
-      text.name(name, moving.program().symbols().key(held.field())).text(".");
+      text.name(name, site.moving().program().symbols().key(held.field())).text(".");
     } else if (caller() instanceof CallerObject.Itself itself) {
-      if (itself.type().equals(around)) {
-        text.here(UseKind.RECEIVER, moving.program().symbols().key(around));
+      if (itself.type().equals(site.around())) {
+        text.here(UseKind.RECEIVER, site.moving().program().symbols().key(site.around()));
       } else {
-        names.write(text, itself.type(), around);
+        names.write(text, itself.type(), site.around());
         text.text(".")
-            .name("this", "this of " + moving.program().symbols().binary(itself.type()))
+            .name("this", "this of " + site.moving().program().symbols().binary(itself.type()))
             .text(".");
       }
     }
@@ -126,41 +121,42 @@ final class CallSite {
 
   private List<Replacement> arguments() {
     List<Replacement> found = new ArrayList<>();
-    int bracket = trees.source().codeTokenFrom(trees.end(use.path().getLeaf())).end();
-    List<TreePath> kept = new ArrayList<>(arguments);
-    if (moving.through() instanceof Through.Parameter parameter) {
+    int bracket =
+        site.trees().source().codeTokenFrom(site.trees().end(site.use().path().getLeaf())).end();
+    List<TreePath> kept = new ArrayList<>(site.arguments());
+    if (site.moving().through() instanceof Through.Parameter parameter) {
       kept.remove(parameter.index());
       found.add(removal(parameter.index()));
     }
-    if (moving.given().isOwner()) {
+    if (site.moving().given().isOwner()) {
       List<Piece> pieces = new ArrayList<>();
       asked.whole(pieces);
       pieces.add(Written.plain(kept.isEmpty() ? "" : ", "));
       found.add(new Replacement(bracket, bracket, pieces, List.of()));
     }
-    if (!moving.given().values().isEmpty()) {
+    if (!site.moving().given().values().isEmpty()) {
       found.add(values(kept, bracket));
     }
     return found;
   }
 
   private Replacement removal(int index) {
-    ListItem item = ListItem.of(trees, site.tree().getArguments(), index);
-    requireBare(item.start(), trees.start(arguments.get(index).getLeaf()));
-    requireBare(trees.end(arguments.get(index).getLeaf()), item.end());
+    ListItem item = ListItem.of(site.trees(), site.tree().getArguments(), index);
+    requireBare(item.start(), site.trees().start(site.arguments().get(index).getLeaf()));
+    requireBare(site.trees().end(site.arguments().get(index).getLeaf()), item.end());
     return Replacement.removal(item.start(), item.end());
   }
 
   private void requireBare(int start, int end) {
-    if (!trees.source().slice(start, end).replace(",", "").isBlank()) {
+    if (!site.trees().source().slice(start, end).replace(",", "").isBlank()) {
       throw site.refused(RefusalKind.CALL_SHAPE, "a comment stands between a caller's arguments");
     }
   }
 
   private Replacement values(List<TreePath> kept, int bracket) {
-    int fixed = moving.kept().size() - (moving.isVarArgs() ? 1 : 0);
-    boolean before = moving.isVarArgs() && kept.size() > fixed;
-    if (moving.isVarArgs()
+    int fixed = site.moving().kept().size() - (site.moving().isVarArgs() ? 1 : 0);
+    boolean before = site.moving().isVarArgs() && kept.size() > fixed;
+    if (site.moving().isVarArgs()
         && !kept.subList(Math.min(fixed, kept.size()), kept.size()).stream()
             .allMatch(site.order()::isQuiet)) {
       throw site.refused(
@@ -169,7 +165,7 @@ final class CallSite {
     List<Piece> pieces = new ArrayList<>();
     boolean first = true;
     boolean behindOwn = !kept.isEmpty() && !before;
-    for (Given.Value value : moving.given().values()) {
+    for (Given.Value value : site.moving().given().values()) {
       pieces.add(Written.plain(first && !behindOwn ? "" : ", "));
       asked.member(value.member(), pieces);
       first = false;
@@ -177,8 +173,8 @@ final class CallSite {
     pieces.add(Written.plain(before ? ", " : ""));
     int at =
         before
-            ? trees.start(kept.get(fixed).getLeaf())
-            : kept.isEmpty() ? bracket : trees.end(kept.get(kept.size() - 1).getLeaf());
+            ? site.trees().start(kept.get(fixed).getLeaf())
+            : kept.isEmpty() ? bracket : site.trees().end(kept.get(kept.size() - 1).getLeaf());
     return new Replacement(at, at, pieces, List.of());
   }
 }

@@ -89,7 +89,7 @@ final class CallSites {
       if (use.access() == MemberUses.Access.REFERENCE) {
         edits.add(use.file(), new ReferenceSite(moving, here, use).rewritten());
       } else if (use.access() == MemberUses.Access.CALL) {
-        new CallSite(moving, here, use, edits).rewrite();
+        new CallSite(new MovedCall(moving, use), here, edits).rewrite();
       } else {
         throw refused(moving, use, "it is used in a way that is not understood yet");
       }
