@@ -1,0 +1,82 @@
+package paredown.facts;
+
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.util.TreePathScanner;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+
+/** Finds the one object that a condition asks, if it asks one only. */
+final class AskedObject extends TreePathScanner<Void, Void> {
+  private final DeclaredTypes own;
+  private final Set<String> members = new TreeSet<>();
+  private final Set<String> roots = new TreeSet<>();
+  private String type = "";
+  private boolean mixed;
+
+  AskedObject(DeclaredTypes own) {
+    this.own = own;
+  }
+
+  boolean isOne() {
+    return !mixed && roots.size() == 1 && !members.isEmpty();
+  }
+
+  Question question(ExpressionTree tree, int line) {
+    String root = roots.iterator().next();
+    String text = tree.toString().replaceAll("(?<![.\\w])" + root + "\\b", "it");
+    return new Question(type, text, members, line);
+  }
+
+  @Override
+  public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
+    mixed = true;
+    return null;
+  }
+
+  @Override
+  public Void visitIdentifier(IdentifierTree tree, Void unused) {
+    Element element = own.element(getCurrentPath());
+    boolean constant =
+        element == null
+            || element instanceof TypeElement
+            || element.getModifiers().contains(Modifier.STATIC);
+    boolean asked =
+        getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree
+            && element != null
+            && (BodyScan.isLocal(element) || element.getKind() == ElementKind.FIELD)
+            && !tree.getName().contentEquals("this");
+    mixed |= !constant && !asked;
+    if (asked && !constant) {
+      roots.add(tree.getName().toString());
+    }
+    return null;
+  }
+
+  @Override
+  public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
+    Element element = own.element(getCurrentPath());
+    if (element != null
+        && tree.getExpression() instanceof IdentifierTree
+        && !element.getModifiers().contains(Modifier.STATIC)
+        && !(element instanceof TypeElement)) {
+      if (own.holds(element.getEnclosingElement())) {
+        type = own.name((TypeElement) element.getEnclosingElement());
+        members.add(
+            element instanceof ExecutableElement method
+                ? own.signature(method)
+                : element.getSimpleName().toString());
+      } else {
+        mixed = true;
+      }
+    }
+    return super.visitMemberSelect(tree, null);
+  }
+}

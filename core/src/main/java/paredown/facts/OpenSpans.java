@@ -1,0 +1,96 @@
+package paredown.facts;
+
+import com.sun.source.tree.Tree;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import paredown.program.Unit;
+
+/** The statements of a body that are being read, and what each of them leaves by a jump. */
+final class OpenSpans {
+  private final DeclaredTypes own;
+  private final Unit unit;
+  private final List<OpenSpan> spans = new ArrayList<>();
+  private final Deque<OpenSpan> open = new ArrayDeque<>();
+
+  OpenSpans(DeclaredTypes own, Unit unit) {
+    this.own = own;
+    this.unit = unit;
+  }
+
+  /** A statement that is being read. */
+  private static final class OpenSpan {
+    private final Tree tree;
+    private final int depth;
+    private boolean jumps;
+
+    OpenSpan(Tree tree, int depth) {
+      this.tree = tree;
+      this.depth = depth;
+    }
+
+    boolean isLoopOrSwitch() {
+      return switch (tree.getKind()) {
+        case FOR_LOOP, ENHANCED_FOR_LOOP, WHILE_LOOP, DO_WHILE_LOOP, SWITCH -> true;
+        default -> false;
+      };
+    }
+  }
+
+  /** All that were read, in the order in which they begin. */
+  List<Span> closed() {
+    return spans.stream().map(this::closed).toList();
+  }
+
+  private Span closed(OpenSpan span) {
+    int start = own.start(unit, span.tree);
+    int end = Math.max(start, own.end(unit, span.tree));
+    int line = unit.source().line(start);
+    String before = line > 1 ? unit.source().lineText(line - 1).strip() : "";
+    String comment = before.startsWith("//") ? before.substring(2).strip() : "";
+    return new Span(
+        start,
+        end,
+        line,
+        unit.source().line(Math.max(start, end - 1)),
+        span.depth,
+        span.jumps,
+        comment,
+        before.isEmpty() || before.startsWith("//") || before.endsWith("*/"));
+  }
+
+  /** Reads a statement. */
+  void within(Tree statement, Runnable read) {
+    OpenSpan span = new OpenSpan(statement, open.size());
+    spans.add(span);
+    open.push(span);
+    read.run();
+    open.pop();
+  }
+
+  /** Notes that a return leaves every statement around it. */
+  void leaveAll() {
+    open.forEach(span -> span.jumps = true);
+  }
+
+  /** Notes that a jump leaves the statements around it, up to the loop that it is meant for. */
+  void leave(boolean labelled) {
+    for (OpenSpan span : open) {
+      if (span.isLoopOrSwitch() && !labelled) {
+        break;
+      }
+      span.jumps = true;
+    }
+  }
+
+  /** What stands in a lambda or a class does not leave the statement around it. */
+  void apart(Runnable visit) {
+    List<OpenSpan> around = new ArrayList<>(open);
+    List<Boolean> jumped = around.stream().map(span -> span.jumps).toList();
+    visit.run();
+    for (int i = 0; i < around.size(); i++) {
+      around.get(i).jumps = jumped.get(i);
+    }
+  }
+}
