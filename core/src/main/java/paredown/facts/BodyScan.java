@@ -38,12 +38,11 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.facts.Access.Root;
 import paredown.facts.MethodFact.MemberUse;
-import paredown.program.Unit;
 
 /** Reads one method's body, or what initialises a type. */
 final class BodyScan extends TreePathScanner<Void, Void> {
   private final DeclaredTypes own;
-  private final Unit unit;
+  private final UnitPlaces places;
   private final Set<String> mentions;
   private final List<Access> accesses = new ArrayList<>();
   private final List<LocalUse> locals = new ArrayList<>();
@@ -56,12 +55,12 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   /**
    * @param mentions takes the names of the project's types that are named
    */
-  BodyScan(DeclaredTypes own, Unit unit, Set<String> mentions) {
+  BodyScan(DeclaredTypes own, UnitPlaces places, Set<String> mentions) {
     this.own = own;
-    this.unit = unit;
+    this.places = places;
     this.mentions = mentions;
-    this.spans = new OpenSpans(own, unit);
-    this.traits = new TraitsReader(own, unit);
+    this.spans = new OpenSpans(places);
+    this.traits = new TraitsReader(own, places);
   }
 
   /** What was read. */
@@ -180,7 +179,7 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   public Void visitVariable(VariableTree tree, Void unused) {
     Element element = own.element(getCurrentPath());
     if (element != null && isLocal(element)) {
-      local(element, LocalUse.Kind.DECLARE, own.start(unit, tree));
+      local(element, LocalUse.Kind.DECLARE, places.start(tree));
     }
     return super.visitVariable(tree, null);
   }
@@ -221,10 +220,10 @@ final class BodyScan extends TreePathScanner<Void, Void> {
     }
     if (isLocal(element)) {
       if (changes(path)) {
-        local(element, LocalUse.Kind.WRITE, own.start(unit, path.getLeaf()));
+        local(element, LocalUse.Kind.WRITE, places.start(path.getLeaf()));
       }
       if (reads(path)) {
-        local(element, LocalUse.Kind.READ, own.start(unit, path.getLeaf()));
+        local(element, LocalUse.Kind.READ, places.start(path.getLeaf()));
       }
     } else if (element instanceof TypeElement type) {
       if (own.holds(type)) {
@@ -259,9 +258,9 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   }
 
   private void access(MemberUse.Kind kind, String owner, String member, Root root, Tree tree) {
-    int offset = Math.max(0, own.end(unit, tree) - 1);
+    int offset = Math.max(0, places.end(tree) - 1);
     accesses.add(
-        new Access(new MemberUse(kind, owner, member), root, unit.source().line(offset), offset));
+        new Access(new MemberUse(kind, owner, member), root, places.source().line(offset), offset));
   }
 
   private void local(Element element, LocalUse.Kind kind, int offset) {

@@ -74,12 +74,8 @@ final class DeclaredTypes {
         : "";
   }
 
-  int start(Unit unit, Tree tree) {
-    return (int) positions.getStartPosition(unit.tree(), tree);
-  }
-
-  int end(Unit unit, Tree tree) {
-    return (int) positions.getEndPosition(unit.tree(), tree);
+  UnitPlaces places(Unit unit) {
+    return new UnitPlaces(positions, unit);
   }
 
   /** What the member at a path is reached through, where it is no static one. */

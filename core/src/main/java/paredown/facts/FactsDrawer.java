@@ -50,7 +50,7 @@ public final class FactsDrawer {
   private final DeclaredTypes own;
   private final Set<String> faulty;
   private final List<TypeFact> types = new ArrayList<>();
-  private Unit unit;
+  private UnitPlaces places;
 
   private FactsDrawer(Program program, Set<String> files) {
     this.program = program;
@@ -71,7 +71,7 @@ public final class FactsDrawer {
   static Facts draw(Program program, Set<String> files) {
     FactsDrawer drawer = new FactsDrawer(program, files);
     for (Unit unit : program.units()) {
-      drawer.unit = unit;
+      drawer.places = drawer.own.places(unit);
       TreePath path = new TreePath(unit.tree());
       unit.tree().getTypeDecls().forEach(type -> drawer.draw(new TreePath(path, type), ""));
     }
@@ -85,9 +85,9 @@ public final class FactsDrawer {
   }
 
   private Range range(Tree tree) {
-    SourceText source = unit.source();
-    int start = Math.max(0, own.start(unit, tree));
-    int end = Math.max(start, own.end(unit, tree));
+    SourceText source = places.source();
+    int start = Math.max(0, places.start(tree));
+    int end = Math.max(start, places.end(tree));
     return new Range(
         source.path(),
         new Range.Position(source.line(start), source.column(start)),
@@ -106,12 +106,12 @@ public final class FactsDrawer {
     List<FieldFact> fields = new ArrayList<>();
     List<MethodFact> methods = new ArrayList<>();
     Set<String> mentions = new TreeSet<>();
-    BodyScan initialising = new BodyScan(own, unit, mentions);
+    BodyScan initialising = new BodyScan(own, places, mentions);
     for (Tree member : tree.getMembers()) {
       TreePath at = new TreePath(path, member);
       if (member instanceof ClassTree) {
         draw(at, own.name(type));
-      } else if (own.end(unit, member) >= 0) {
+      } else if (places.end(member) >= 0) {
         if (member instanceof VariableTree variable) {
           fields.add(field(variable));
           initialising.scan(at, null);
@@ -138,11 +138,11 @@ public final class FactsDrawer {
         methods,
         initialising.body(0),
         mentions,
-        faulty.contains(unit.path()));
+        faulty.contains(places.unit().path()));
   }
 
   private void scanHeader(TreePath path, ClassTree tree, Set<String> mentions) {
-    BodyScan header = new BodyScan(own, unit, mentions);
+    BodyScan header = new BodyScan(own, places, mentions);
     List<Tree> parts = new ArrayList<>(List.of(tree.getModifiers()));
     parts.addAll(tree.getTypeParameters());
     parts.addAll(tree.getImplementsClause());
@@ -203,7 +203,7 @@ public final class FactsDrawer {
 
   private MethodFact method(
       TreePath path, MethodTree tree, ExecutableElement method, Set<String> mentions) {
-    BodyScan body = new BodyScan(own, unit, mentions);
+    BodyScan body = new BodyScan(own, places, mentions);
     body.scan(path, null);
     return new MethodFact(
         method.getKind() == ElementKind.CONSTRUCTOR
@@ -229,8 +229,7 @@ public final class FactsDrawer {
     if (tree.getBody().getStatements().size() < SHAPED) {
       return 0;
     }
-    String text =
-        unit.source().slice(own.start(unit, tree.getBody()), own.end(unit, tree.getBody()));
+    String text = places.source().slice(places.start(tree.getBody()), places.end(tree.getBody()));
     long hash = 1;
     for (Token token : Lexer.tokens(text)) {
       if (!token.kind().isComment()) {
@@ -324,7 +323,7 @@ public final class FactsDrawer {
                     own.signature(called)),
                 own.root(select),
                 range(call).line(),
-                own.start(unit, call)))
+                places.start(call)))
         : Optional.empty();
   }
 

@@ -5,18 +5,15 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import paredown.program.Unit;
 
 /** The statements of a body that are being read, and what each of them leaves by a jump. */
 final class OpenSpans {
-  private final DeclaredTypes own;
-  private final Unit unit;
+  private final UnitPlaces places;
   private final List<OpenSpan> spans = new ArrayList<>();
   private final Deque<OpenSpan> open = new ArrayDeque<>();
 
-  OpenSpans(DeclaredTypes own, Unit unit) {
-    this.own = own;
-    this.unit = unit;
+  OpenSpans(UnitPlaces places) {
+    this.places = places;
   }
 
   /** A statement that is being read. */
@@ -44,16 +41,16 @@ final class OpenSpans {
   }
 
   private Span closed(OpenSpan span) {
-    int start = own.start(unit, span.tree);
-    int end = Math.max(start, own.end(unit, span.tree));
-    int line = unit.source().line(start);
-    String before = line > 1 ? unit.source().lineText(line - 1).strip() : "";
+    int start = places.start(span.tree);
+    int end = Math.max(start, places.end(span.tree));
+    int line = places.source().line(start);
+    String before = line > 1 ? places.source().lineText(line - 1).strip() : "";
     String comment = before.startsWith("//") ? before.substring(2).strip() : "";
     return new Span(
         start,
         end,
         line,
-        unit.source().line(Math.max(start, end - 1)),
+        places.source().line(Math.max(start, end - 1)),
         span.depth,
         span.jumps,
         comment,

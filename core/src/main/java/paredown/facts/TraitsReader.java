@@ -18,20 +18,19 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import paredown.facts.MethodFact.MemberUse;
-import paredown.program.Unit;
 
 /** Takes down the traits of a body: what it asks of whom, and what it hands on. */
 final class TraitsReader {
   private final DeclaredTypes own;
-  private final Unit unit;
+  private final UnitPlaces places;
   private final List<Question> questions = new ArrayList<>();
   private final List<Traits.Chain> chains = new ArrayList<>();
   private final List<Traits.KindTest> kindTests = new ArrayList<>();
   private final List<Traits.Passed> passed = new ArrayList<>();
 
-  TraitsReader(DeclaredTypes own, Unit unit) {
+  TraitsReader(DeclaredTypes own, UnitPlaces places) {
     this.own = own;
-    this.unit = unit;
+    this.places = places;
   }
 
   Traits traits() {
@@ -43,7 +42,7 @@ final class TraitsReader {
     String type = own.typeOf(new TreePath(at, over));
     int told = cases.stream().mapToInt(each -> each.getExpressions().size()).sum();
     if (!type.isEmpty()) {
-      kindTests.add(new Traits.KindTest(type, "", told, line(over)));
+      kindTests.add(new Traits.KindTest(type, "", told, places.line(over)));
     }
   }
 
@@ -54,7 +53,7 @@ final class TraitsReader {
         && own.element(new TreePath(at, tree.getType())) instanceof TypeElement type
         && own.holds(type)) {
       kindTests.add(
-          new Traits.KindTest(own.name(type), tested.getName().toString(), 1, line(tree)));
+          new Traits.KindTest(own.name(type), tested.getName().toString(), 1, places.line(tree)));
     }
   }
 
@@ -107,7 +106,7 @@ final class TraitsReader {
       at = new TreePath(select, next.getExpression());
     }
     if (links.size() > 2) {
-      chains.add(new Traits.Chain(links, last.toString(), line(last)));
+      chains.add(new Traits.Chain(links, last.toString(), places.line(last)));
     }
   }
 
@@ -125,16 +124,12 @@ final class TraitsReader {
     AskedObject asked = new AskedObject(own);
     asked.scan(path, null);
     if (asked.isOne()) {
-      questions.add(asked.question((ExpressionTree) tree, line(tree)));
+      questions.add(asked.question((ExpressionTree) tree, places.line(tree)));
     } else if (tree instanceof BinaryTree both
         && (tree.getKind() == Tree.Kind.CONDITIONAL_AND
             || tree.getKind() == Tree.Kind.CONDITIONAL_OR)) {
       ask(new TreePath(path, both.getLeftOperand()));
       ask(new TreePath(path, both.getRightOperand()));
     }
-  }
-
-  private int line(Tree tree) {
-    return unit.source().line(Math.max(0, own.start(unit, tree)));
   }
 }

@@ -37,6 +37,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   private final Map<Element, String> moved;
   private final NewClass type;
   private final Sight sight;
+  private final OwnerStatics statics;
   private final String subject;
   private final Set<Element> own = new LinkedHashSet<>();
   private final Map<Element, Tree> needs = new LinkedHashMap<>();
@@ -55,6 +56,7 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     this.moved = leaving.keys();
     this.type = type;
     this.sight = carried.sight();
+    this.statics = new OwnerStatics(owner);
     this.subject = subject;
   }
 
@@ -289,13 +291,18 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
       }
       return;
     }
-    if (isImportedStatically(tree.getName().toString(), declaring)) {
+    if (statics.areNamedAlone(tree.getName().toString(), declaring)
+        || type.nested() && !isHiddenByMoved(element)) {
       return;
     }
-    if (!isInScope(declaring) || type.nested() && !isHiddenByMoved(element)) {
-      return;
+    requireVisible(element, tree);
+    if (!statics.isNear(declaring)) {
+      throw refused(RefusalKind.NEEDS_OWNER, tree);
     }
-    qualify(tree, element, declaring);
+    if (type.elsewhere()) {
+      carried.nested((TypeElement) OwnerClass.outermost(declaring));
+    }
+    carried.add(statics.qualified(tree, declaring));
   }
 
   /** Whether a class declared within the carried code inherits from a class. */
@@ -308,56 +315,10 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
                 types.isSubtype(types.erasure(type.asType()), types.erasure(declaring.asType())));
   }
 
-  /** Whether a static member is found because the owner, or a class around it, has it. */
-  private boolean isInScope(TypeElement declaring) {
-    var types = owner.program().types();
-    for (Element at = owner.element();
-        at instanceof TypeElement type;
-        at = at.getEnclosingElement()) {
-      if (types.isSubtype(types.erasure(type.asType()), types.erasure(declaring.asType()))) {
-        return true;
-      }
-    }
-    return false;
-  }
-
   /** Within the new class, a member of it hides all of its name around it. */
   private boolean isHiddenByMoved(Element element) {
     return moved.keySet().stream()
         .anyMatch(each -> each.getSimpleName().equals(element.getSimpleName()));
-  }
-
-  private void qualify(IdentifierTree tree, Element element, TypeElement declaring) {
-    requireVisible(element, tree);
-    String packageName = owner.packageName();
-    String qualified = declaring.getQualifiedName().toString();
-    boolean near =
-        owner
-            .program()
-            .elements()
-            .getPackageOf(declaring)
-            .getQualifiedName()
-            .contentEquals(packageName);
-    if (!near) {
-      throw refused(RefusalKind.NEEDS_OWNER, tree);
-    }
-    if (type.elsewhere()) {
-      carried.nested((TypeElement) OwnerClass.outermost(declaring));
-    }
-    String written =
-        packageName.isEmpty() ? qualified : qualified.substring(packageName.length() + 1);
-    Written.Text text = Written.text("");
-    TypeNames.spell(text, declaring, written, owner.program().symbols()::key, null);
-    int offset = owner.trees().start(tree);
-    carried.add(Replacement.of(offset, offset, text.text(".").done()));
-  }
-
-  private boolean isImportedStatically(String name, TypeElement declaring) {
-    return owner.trees().unit().tree().getImports().stream()
-        .filter(each -> each.isStatic())
-        .map(each -> each.getQualifiedIdentifier().toString())
-        .anyMatch(
-            each -> each.endsWith("." + name) || each.equals(declaring.getQualifiedName() + ".*"));
   }
 
   @Override
