@@ -19,7 +19,6 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreeScanner;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -31,7 +30,6 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
-import javax.lang.model.util.ElementFilter;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.MethodFact.Parameter;
 import paredown.program.CompileError;
@@ -106,6 +104,7 @@ public final class FactsDrawer {
     List<FieldFact> fields = new ArrayList<>();
     List<MethodFact> methods = new ArrayList<>();
     Set<String> mentions = new TreeSet<>();
+    Inherited inherited = new Inherited(program, type);
     BodyScan initialising = new BodyScan(own, places, mentions);
     for (Tree member : tree.getMembers()) {
       TreePath at = new TreePath(path, member);
@@ -119,20 +118,18 @@ public final class FactsDrawer {
           initialising.scan(at, null);
         } else if (member instanceof MethodTree method
             && own.element(at) instanceof ExecutableElement declared) {
-          methods.add(method(at, method, declared, mentions));
+          methods.add(method(at, method, declared, inherited, mentions));
         }
       }
     }
     scanHeader(path, tree, mentions);
-    Set<String> supertypes = new LinkedHashSet<>();
-    program.supertypes(type).forEach(each -> supertypes.add(each.getQualifiedName().toString()));
     return new TypeFact(
         own.name(type),
         kind(type),
         head(tree.getModifiers()),
         range(tree),
         superclass(type),
-        supertypes,
+        inherited.names(),
         outer,
         fields,
         methods,
@@ -202,7 +199,11 @@ public final class FactsDrawer {
   }
 
   private MethodFact method(
-      TreePath path, MethodTree tree, ExecutableElement method, Set<String> mentions) {
+      TreePath path,
+      MethodTree tree,
+      ExecutableElement method,
+      Inherited inherited,
+      Set<String> mentions) {
     BodyScan body = new BodyScan(own, places, mentions);
     body.scan(path, null);
     return new MethodFact(
@@ -216,13 +217,18 @@ public final class FactsDrawer {
             .toList(),
         tree.getReturnType() == null ? "" : tree.getReturnType().toString(),
         method.getKind() == ElementKind.CONSTRUCTOR,
-        overrides(method),
+        inherited.isOverriddenBy(method),
         returned(path, tree),
         assigns(path, tree),
         forwards(path, tree),
         method.getKind() == ElementKind.CONSTRUCTOR && passesUp(tree),
-        tree.getBody() == null ? Body.NONE : body.body(shape(tree)),
+        tree.getBody() == null ? Body.NONE : body.body(hasSiblings(inherited) ? shape(tree) : 0),
         range(tree));
+  }
+
+  /** Whether other classes of the project may extend the same class. */
+  private boolean hasSiblings(Inherited inherited) {
+    return inherited.superclass() != null && own.holds(inherited.superclass());
   }
 
   private long shape(MethodTree tree) {
@@ -240,21 +246,6 @@ public final class FactsDrawer {
       }
     }
     return hash;
-  }
-
-  private boolean overrides(ExecutableElement method) {
-    if (method.getKind() != ElementKind.METHOD
-        || method.getModifiers().contains(Modifier.STATIC)
-        || method.getModifiers().contains(Modifier.PRIVATE)) {
-      return false;
-    }
-    TypeElement owner = (TypeElement) method.getEnclosingElement();
-    return program.supertypes(owner).stream()
-        .flatMap(type -> ElementFilter.methodsIn(type.getEnclosedElements()).stream())
-        .anyMatch(
-            each ->
-                each.getSimpleName().equals(method.getSimpleName())
-                    && program.elements().overrides(method, each, owner));
   }
 
   private static StatementTree only(MethodTree tree) {
