@@ -55,7 +55,9 @@ final class CallChecks {
         keeps || (moving.given().isOwner() ? moving.given().isOwnerAskedAtOnce() : times > 0);
     boolean isStatic = moving.method().is(Modifier.STATIC);
     if (!asked && !isStatic && !moving.acceptsNull() && !NonNull.is(moving.program(), object)) {
-      throw call.maybeNull("asked of null here, which would no longer show.");
+      throw call.maybeNull(
+          "asked of null here, which would no longer show.",
+          "; or keep its old place with --delegate keep");
     }
   }
 
@@ -94,7 +96,7 @@ final class CallChecks {
       throw call.refused(RefusalKind.CALL_SHAPE, "a caller gives what cannot be asked");
     }
     if (!moving.targetThere().always() && !NonNull.is(moving.program(), argument)) {
-      throw call.maybeNull("given null here, which would fail before it is looked at.");
+      throw call.maybeNull("given null here, which would fail before it is looked at.", "");
     }
   }
 

@@ -55,13 +55,16 @@ record MovedCall(Moving moving, MemberUses.MemberUse use) {
         use.place());
   }
 
-  /** Says that null would show elsewhere than before. */
-  Refused maybeNull(String why) {
+  /**
+   * Says that null would show elsewhere than before.
+   *
+   * @param or what else would help; empty for nothing
+   */
+  Refused maybeNull(String why, String or) {
     return Refused.advising(
         RefusalKind.MAYBE_NULL,
         "%s could be %s".formatted(OwnerClass.signature(moving.method()), why),
-        "If that never happens, say --accept maybe-null; or keep its old place with"
-            + " --delegate keep.",
+        "If that never happens, say --accept maybe-null" + or + ".",
         use.place());
   }
 }

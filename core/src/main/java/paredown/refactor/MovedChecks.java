@@ -179,7 +179,10 @@ final class MovedChecks {
           RefusalKind.MAYBE_NULL,
           "%s could be called where %s is null: it does not always ask it for something."
               .formatted(subject, through.word()),
-          "If that never happens, say --accept maybe-null.",
+          "If that never happens, say --accept maybe-null."
+              + (through instanceof Through.Parameter && moving.delegate() && couldLeaveNone()
+                  ? " With --delegate none each caller is looked at instead."
+                  : ""),
           place);
     }
   }
