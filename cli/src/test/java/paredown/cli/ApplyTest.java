@@ -43,6 +43,7 @@ class ApplyTest {
         private int height;
         private String name;
         private int number;
+        private boolean closed;
 
         int room() {
           return depth * length * height;

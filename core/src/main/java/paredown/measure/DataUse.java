@@ -22,6 +22,7 @@ import paredown.facts.TypeFact;
  * @param provider canonical name of the class whose data are used most; empty where there is none
  * @param data the provider's fields that are used
  * @param asked how many of them are read, and not only set
+ * @param set how many of them are set, whether or not they are read as well
  * @param foreign how many fields of all other classes are used
  * @param own instance members of its own class that are used, fields by name, methods by signature
  * @param lines the provider's fields that each line uses
@@ -30,6 +31,7 @@ public record DataUse(
     String provider,
     Set<String> data,
     int asked,
+    int set,
     int foreign,
     Set<String> own,
     SortedMap<Integer, Set<String>> lines) {
@@ -38,6 +40,7 @@ public record DataUse(
   public static DataUse of(TypeFact type, List<Access> accesses, Map<String, TypeFact> types) {
     Map<String, Set<String>> byProvider = new TreeMap<>();
     Map<String, Set<String>> asked = new TreeMap<>();
+    Map<String, Set<String>> set = new TreeMap<>();
     Set<String> own = new TreeSet<>();
     Set<String> made =
         accesses.stream()
@@ -56,9 +59,8 @@ public record DataUse(
         }
       } else if (!field.isEmpty() && access.root().isVariable() && !made.contains(other.name())) {
         byProvider.computeIfAbsent(other.name(), t -> new TreeSet<>()).add(field);
-        if (asks(access, other)) {
-          asked.computeIfAbsent(other.name(), t -> new TreeSet<>()).add(field);
-        }
+        Map<String, Set<String>> way = sets(access, other) ? set : asked;
+        way.computeIfAbsent(other.name(), t -> new TreeSet<>()).add(field);
       }
     }
     String provider =
@@ -69,14 +71,15 @@ public record DataUse(
         provider,
         byProvider.getOrDefault(provider, Set.of()),
         asked.getOrDefault(provider, Set.of()).size(),
+        set.getOrDefault(provider, Set.of()).size(),
         foreign,
         own,
         lines(provider, accesses, types));
   }
 
-  private static boolean asks(Access access, TypeFact other) {
-    boolean sets = other.method(access.use().member()).filter(MethodFact::isSetter).isPresent();
-    return access.use().kind() != MemberUse.Kind.WRITE && !sets;
+  private static boolean sets(Access access, TypeFact other) {
+    return access.use().kind() == MemberUse.Kind.WRITE
+        || other.method(access.use().member()).filter(MethodFact::isSetter).isPresent();
   }
 
   private static int size(Map<String, Set<String>> sets, String key) {
@@ -108,6 +111,11 @@ public record DataUse(
   /** Whether most of the data are only set: whoever does that fills an object. */
   public boolean fills() {
     return asked * 2 < data.size();
+  }
+
+  /** Whether most of the data are set, though they may be looked at before. */
+  public boolean sets() {
+    return set * 2 > data.size();
   }
 
   /** Own members among all that are used, in whole percent; 100 where nothing is used. */

@@ -21,12 +21,14 @@ import paredown.text.Listed;
  * or set them. Which methods are never envious is said in {@link Movable}.
  */
 final class FeatureEnvy implements Detector {
+  /** Code that sets more data than these, or spells them, has to do with an object as a whole. */
+  private static final int WHOLE = 6;
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
     return grounds
         .methods()
-        .filter(Movable::mayBeEnvious)
+        .filter(owned -> Movable.mayBeEnvious(owned, grounds))
         .flatMap(owned -> judge(owned, grounds).stream());
   }
 
@@ -42,7 +44,9 @@ final class FeatureEnvy implements Detector {
   static boolean prevails(DataUse use, MethodFact method, List<Access> accesses, Grounds grounds) {
     Set<String> used = accesses.stream().map(each -> each.use().type()).collect(Collectors.toSet());
     boolean fillsFromElsewhere = use.fills() && method.parameters().size() > 1;
+    boolean isWhole = use.data().size() > WHOLE && (use.sets() || Movable.carries(method));
     return !fillsFromElsewhere
+        && !isWhole
         && use.ownPercent() < grounds.limits().envyOwnShare()
         && use.data().size() * 2 > use.foreign()
         && Movable.canHold(use.provider(), method, used, grounds);

@@ -24,7 +24,8 @@ import paredown.text.Listed;
  * them uses another.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Accessors and constructors do not count: they touch a
- * field for others. A clump is never all of a class, for then the class is its name already.
+ * field for others. A clump is never more than half of a class, for then the class is its name
+ * already.
  */
 final class FieldClumps implements Detector {
 
@@ -66,7 +67,7 @@ final class FieldClumps implements Detector {
     return new ConnectivityInspector<>(together)
         .connectedSets().stream()
             .map(part -> withoutLoners(part, fieldsOf))
-            .filter(part -> part.size() >= limits.clumpFields() && part.size() < names.size())
+            .filter(part -> part.size() >= limits.clumpFields() && part.size() * 2 <= names.size())
             .filter(part -> users(part, fieldsOf).size() >= limits.clumpMethods())
             .map(part -> finding(type, part, fieldsOf, limits))
             .sorted(Comparator.comparing(Finding::id));

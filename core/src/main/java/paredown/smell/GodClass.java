@@ -17,12 +17,14 @@ import paredown.measure.Size;
 import paredown.text.Counted;
 
 /**
- * A god class is very complex, and either uses the data of several other classes while its methods
- * have little in common, or consists of groups of members that share nothing at all.
+ * A god class is very complex, its members fall into groups that each have fields and logic, and
+ * either it uses the data of several other classes while its methods have little in common, or
+ * groups of its members share nothing at all.
  *
- * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; the groups are
- * those of Hitz and Montazeri, 1995, where each has fields and logic of its own. Interfaces, enums,
- * records, annotations and classes without fields of their own are none.
+ * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; groups that share
+ * nothing are those of Hitz and Montazeri, 1995. A class that cannot be told apart into
+ * responsibilities may be long or dense, but does no several things. Interfaces, enums, records,
+ * annotations and classes without fields of their own are none.
  */
 final class GodClass implements Detector {
   private static final int HEAVY_METHODS = 3;
@@ -48,8 +50,12 @@ final class GodClass implements Detector {
     boolean meddles =
         foreign.size() > limits.godForeign() && cohesion.percent() < limits.godCohesion();
     List<MemberGroups.Group> apart = MemberGroups.of(type).stream().filter(heavy(type)).toList();
-    return meddles || apart.size() > 1
-        ? Stream.of(finding(type, complexity, foreign, cohesion, apart.size(), grounds))
+    if (!meddles && apart.size() < 2) {
+      return Stream.empty();
+    }
+    List<MemberGroups.Group> groups = Responsibilities.of(type, grounds.clients());
+    return groups.stream().filter(heavy(type)).count() > 1
+        ? Stream.of(finding(type, complexity, foreign, cohesion, apart.size(), groups, grounds))
         : Stream.empty();
   }
 
@@ -71,6 +77,7 @@ final class GodClass implements Detector {
       Set<String> foreign,
       Cohesion cohesion,
       int apart,
+      List<MemberGroups.Group> responsibilities,
       Grounds grounds) {
     Limits limits = grounds.limits();
     long others =
@@ -114,15 +121,13 @@ final class GodClass implements Detector {
             1,
             apart > 1
                 ? apart + " groups of its members, each with fields and logic, share nothing"
-                : "its members hang together in one part"));
-    List<Evidence.Group> groups = groups(type, grounds);
+                : "its groups have members in common"));
+    List<Evidence.Group> groups = groups(type, responsibilities, grounds);
     List<String> members = new ArrayList<>();
     type.fields().stream().map(FieldFact::name).forEach(members::add);
     type.methods().stream().map(MethodFact::signature).forEach(members::add);
     String knows = "the data of " + Counted.of(others, "other class", "other classes");
-    String summary =
-        (groups.size() > 1 ? groups.size() + " groups of members" : "members with little in common")
-            + (others > 0 ? "; " + knows : "");
+    String summary = groups.size() + " groups of members" + (others > 0 ? "; " + knows : "");
     return new Finding(
         Smell.GOD_CLASS,
         Form.WHOLE,
@@ -138,16 +143,14 @@ final class GodClass implements Detector {
                 : " does several things that have nothing to do with each other."),
         new Evidence(
             figures,
-            groups.size() > 1
-                ? "Its members fall into %d groups:".formatted(groups.size())
-                : "Its members hang together in one part, so that no cut between them is plain.",
-            groups.size() > 1 ? groups : List.of(),
+            "Its members fall into %d groups:".formatted(groups.size()),
+            groups,
             rows(type),
             List.copyOf(foreign)));
   }
 
-  private static List<Evidence.Group> groups(TypeFact type, Grounds grounds) {
-    List<MemberGroups.Group> found = Responsibilities.of(type, grounds.clients());
+  private static List<Evidence.Group> groups(
+      TypeFact type, List<MemberGroups.Group> found, Grounds grounds) {
     Map<MemberGroups.Group, String> names = Responsibilities.names(found);
     Map<String, Set<String>> users = grounds.clients().ofMembers(type);
     return found.stream()

@@ -1,24 +1,62 @@
 package paredown.smell;
 
 import java.util.Set;
+import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.TypeFact;
+import paredown.text.NameWords;
 
 /** Which methods could live in another class, and which classes could take them. */
 final class Movable {
   private static final Set<String> BY_TRADE =
       Set.of("Mapper", "Builder", "Visitor", "Converter", "Factory", "Serializer", "Deserializer");
 
+  private static final Set<String> CARRYING =
+      Set.of(
+          "read",
+          "write",
+          "parse",
+          "format",
+          "print",
+          "generate",
+          "encode",
+          "decode",
+          "serialize",
+          "deserialize",
+          "render",
+          "dump",
+          "load",
+          "save",
+          "to",
+          "convert");
+
+  /** How the names of types end that are texts and streams. */
+  private static final Set<String> FORMS =
+      Set.of(
+          "String",
+          "StringBuilder",
+          "StringBuffer",
+          "CharSequence",
+          "Appendable",
+          "Stream",
+          "Buffer",
+          "Reader",
+          "Writer",
+          "DataInput",
+          "DataOutput",
+          "byte[]",
+          "char[]");
+
   private Movable() {}
 
   /**
    * Whether a method's use of foreign data can be envy. Constructors and bodiless methods have no
    * choice; what overrides is called by its name from elsewhere ({@code equals} and visitors among
-   * them); what makes an object of the type that it gives back maps or builds, and classes named
-   * for that do so by trade.
+   * them); what makes an object of the type that it gives back maps or builds, as does a static
+   * method that gives one of its own class, and classes named for that do so by trade.
    */
-  static boolean mayBeEnvious(Owned owned) {
+  static boolean mayBeEnvious(Owned owned, Grounds grounds) {
     MethodFact method = owned.method();
     return !method.isConstructor()
         && !method.isAbstract()
@@ -26,22 +64,47 @@ final class Movable {
         && !method.head().isFramed()
         && !method.head().isDeprecated()
         && !method.isAccessor()
-        && !makes(method)
+        && !makes(method, grounds)
+        && !givesOwn(owned)
         && BY_TRADE.stream().noneMatch(trade -> owned.type().simpleName().endsWith(trade))
         && !(method.name().equals("main") && method.isStatic());
   }
 
-  private static boolean makes(MethodFact method) {
+  private static boolean makes(MethodFact method, Grounds grounds) {
     String result = method.result().replaceAll("<.*", "");
     return method.uses().stream()
         .filter(use -> use.kind() == MemberUse.Kind.CREATE)
-        .anyMatch(use -> ("." + use.type()).endsWith("." + result));
+        .flatMap(use -> kinds(use.type(), grounds))
+        .anyMatch(kind -> ("." + kind).endsWith("." + result));
+  }
+
+  /** A static method that gives an object of its own class makes it, or has it made. */
+  private static boolean givesOwn(Owned owned) {
+    return owned.method().isStatic()
+        && owned.method().result().replaceAll("<.*", "").equals(owned.type().simpleName());
+  }
+
+  /** A type and those above it. */
+  private static Stream<String> kinds(String type, Grounds grounds) {
+    TypeFact made = grounds.types().get(type);
+    return made == null
+        ? Stream.of(type)
+        : Stream.concat(Stream.of(type), made.supertypes().stream());
+  }
+
+  /** Whether a method carries data into or out of a text or a stream, whose form it knows. */
+  static boolean carries(MethodFact method) {
+    return NameWords.of(method.name()).stream().anyMatch(CARRYING::contains)
+        && Stream.concat(
+                Stream.of(method.result()),
+                method.parameters().stream().map(MethodFact.Parameter::type))
+            .anyMatch(type -> FORMS.stream().anyMatch(type::endsWith));
   }
 
   /**
    * Whether a class could take code that uses these types. Interfaces have no data; records are
-   * transparent carriers of data on purpose; generated code has no author; and no package may come
-   * to use one that uses it.
+   * transparent carriers of data on purpose; an iterator is made to be asked; generated code has no
+   * author; and no package may come to use one that uses it.
    */
   static boolean canHold(String provider, MethodFact method, Set<String> used, Grounds grounds) {
     TypeFact target = grounds.types().get(provider);
@@ -51,6 +114,7 @@ final class Movable {
             && target.kind() != TypeFact.Kind.RECORD
             && target.kind() != TypeFact.Kind.ANNOTATION;
     return kind
+        && !target.simpleName().endsWith("Iterator")
         && !target.hasErrors()
         && !target.head().annotations().contains("Generated")
         && target.method(method.signature()).isEmpty()

@@ -114,6 +114,49 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void takesAMethodThatSetsOrSpellsAWholeObjectForNone() {
+    String berth = "public class Berth { int a, b, c, d, e, f, g; }";
+    String sum = "int %s(Berth x, String to) { return x.a + x.b + x.c + x.d + x.e + x.f + x.g; }";
+    assertEquals(
+        1, Found.in(folder, berth, PILOT.formatted(sum.formatted("sum"))).of(Form.METHOD).size());
+    assertEquals(
+        List.of(),
+        Found.in(folder, berth, PILOT.formatted(sum.formatted("writeAll"))).of(Form.METHOD));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                berth,
+                PILOT.formatted(
+                    "void set(Berth x) { x.a++; x.b++; x.c++; x.d++; x.e++; x.f++; x.g++; }"))
+            .of(Form.METHOD));
+  }
+
+  @Test
+  void takesAStaticMethodThatGivesItsOwnClassForAMaker() {
+    String of =
+        "static %s of(Berth b) { return b.length() > 3 && !b.closed() ? at(b.depth()) : null; }";
+    String at = " static Pilot at(int depth) { return null; }";
+    assertEquals(
+        List.of(),
+        Found.in(folder, BERTH, PILOT.formatted(of.formatted("Pilot") + at)).of(Form.METHOD));
+    assertEquals(
+        1,
+        Found.in(folder, BERTH, PILOT.formatted(of.formatted("Object") + at))
+            .of(Form.METHOD)
+            .size());
+  }
+
+  @Test
+  void takesAnIteratorForSomethingToBeAsked() {
+    String turn = BERTH.replace("Berth", "BerthIterator");
+    assertEquals(
+        List.of(),
+        Found.in(folder, turn, PILOT.formatted(ASKS.replace("Berth", "BerthIterator")))
+            .of(Form.METHOD));
+  }
+
+  @Test
   void envyNeedsATargetThatCouldHoldIt() {
     String record = "public record Berth(int depth, int length, boolean closed) {}";
     assertEquals(List.of(), Found.in(folder, record, PILOT.formatted(ASKS)).of(Form.METHOD));
