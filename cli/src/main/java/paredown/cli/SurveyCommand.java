@@ -93,14 +93,21 @@ final class SurveyCommand extends PareCommand {
     }
     Optional<Set<String>> files = Optional.ofNullable(changed).map(session::changedSince);
     Survey whole = session.survey();
+    Predicate<Finding> placed =
+        finding ->
+            (in == null || isIn(finding.type(), in))
+                && (files.isEmpty() || touches(finding, files.get()));
     Predicate<Finding> asked =
         finding ->
-            (smell.isEmpty() ? all || !finding.smell().isSmaller() : finding.smell() == smell.get())
-                && (in == null || isIn(finding.type(), in))
-                && (files.isEmpty() || touches(finding, files.get()));
+            smell.isEmpty() ? all || !finding.smell().isSmaller() : finding.smell() == smell.get();
     requirePlace(whole);
-    Survey survey = whole.only(asked);
-    deliver(answer(format, session, survey));
+    Survey survey = whole.only(placed.and(asked));
+    boolean leavesSmaller = smell.isEmpty() && !all;
+    long smaller =
+        leavesSmaller
+            ? whole.findings().stream().filter(placed).filter(f -> f.smell().isSmaller()).count()
+            : 0;
+    deliver(answer(format, session, survey, smaller));
     Stream<Finding> counting =
         onlyNew
             ? survey.findings().stream()
@@ -109,9 +116,9 @@ final class SurveyCommand extends PareCommand {
     return fails ? Exit.FINDINGS : Exit.DONE;
   }
 
-  private String answer(Format format, Session session, Survey survey) {
+  private String answer(Format format, Session session, Survey survey, long smaller) {
     return switch (format) {
-      case TEXT -> new SurveyText(terminal(), here()).of(survey, shown(survey));
+      case TEXT -> new SurveyText(terminal(), here()).of(survey, shown(survey), smaller);
       case JSON -> Json.text(SurveyJson.of(survey));
       case SARIF -> SurveySarif.of(survey, session.accepted());
       case MARKDOWN -> SurveyMarkdown.of(survey, shown(survey));

@@ -26,7 +26,12 @@ final class SurveyText {
     this.here = here;
   }
 
-  String of(Survey survey, List<Finding> shown) {
+  /**
+   * The findings as lines.
+   *
+   * @param smaller how many findings of smaller smells were left out
+   */
+  String of(Survey survey, List<Finding> shown, long smaller) {
     List<Finding> findings = survey.findings();
     StringBuilder text = new StringBuilder(lookedAt(survey)).append('\n');
     warnings(survey, text);
@@ -36,16 +41,17 @@ final class SurveyText {
       text.append('\n');
       table(shown, findings, text);
     }
-    text.append(hidden(findings.size() - shown.size(), survey.accepted().size()));
-    text.append("\nNext: ").append(next(findings, shown));
+    int hidden = findings.size() - shown.size();
+    text.append(hidden(hidden, smaller)).append(accepted(survey.accepted().size()));
+    text.append("\nNext: ").append(next(shown, hidden + smaller));
     return text.append('\n').toString();
   }
 
-  private String next(List<Finding> findings, List<Finding> shown) {
+  private String next(List<Finding> shown, long hidden) {
     if (!shown.isEmpty()) {
       return "pare why " + shown.get(0).id() + here;
     }
-    return findings.isEmpty() ? "pare --help" : "pare survey --all" + here;
+    return hidden == 0 ? "pare --help" : "pare survey --all" + here;
   }
 
   /** The strong findings, of each class and smell the weightiest, as many as fit a screen. */
@@ -70,23 +76,27 @@ final class SurveyText {
     return finding.smell().id() + " " + finding.type();
   }
 
-  private static String hidden(int hidden, int accepted) {
-    StringBuilder text = new StringBuilder();
-    if (hidden > 0) {
-      text.append(
-          "\n%s not shown; --all shows %s.\n"
-              .formatted(
-                  Counted.of(hidden, "more finding is", "more findings are"),
-                  hidden == 1 ? "it" : "them"));
+  private static String hidden(int hidden, long smaller) {
+    if (hidden + smaller == 0) {
+      return "";
     }
-    if (accepted > 0) {
-      text.append(
-          "\n%s away; pare accept lists %s.\n"
-              .formatted(
-                  Counted.of(accepted, "accepted finding stays", "accepted findings stay"),
-                  accepted == 1 ? "it" : "them"));
-    }
-    return text.toString();
+    String more =
+        hidden == 0
+            ? Counted.of(smaller, "finding", "findings") + " of smaller smells"
+            : Counted.of(hidden, "more finding", "more findings")
+                + (smaller > 0 ? " and %d of smaller smells".formatted(smaller) : "");
+    boolean one = hidden + smaller == 1;
+    return "\n%s %s not shown; --all shows %s.\n"
+        .formatted(more, one ? "is" : "are", one ? "it" : "them");
+  }
+
+  private static String accepted(int accepted) {
+    return accepted == 0
+        ? ""
+        : "\n%s away; pare accept lists %s.\n"
+            .formatted(
+                Counted.of(accepted, "accepted finding stays", "accepted findings stay"),
+                accepted == 1 ? "it" : "them");
   }
 
   private void table(List<Finding> shown, List<Finding> all, StringBuilder text) {

@@ -69,6 +69,17 @@ class FindingsTest {
   }
 
   @Test
+  void saysThatSmallerSmellsAreThereWhereNothingStandsOut() throws IOException {
+    ferry.with("src/ferry/Pilot.java", "package ferry; public class Pilot { private int idle; }\n");
+    Ran ran = Ran.pare(folder, "survey").exits(0);
+    assertTrue(ran.out().contains("Nothing stands out."), ran.out());
+    assertTrue(
+        ran.out().contains("2 findings of smaller smells are not shown; --all shows them."),
+        ran.out());
+    assertTrue(ran.out().contains("Next: pare survey --all"), ran.out());
+  }
+
+  @Test
   void showsAndExplainsAnEnviousMethod() {
     String out = survey().exits(0).out();
     assertTrue(out.contains("Pilot  fits lives on 3 values of Berth"), out);

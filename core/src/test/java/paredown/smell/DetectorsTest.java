@@ -73,6 +73,24 @@ class DetectorsTest {
     assertEquals(List.of(), find(BERTH.formatted("").replace("private boolean closed;", "")));
   }
 
+  /** A group of a field and three methods, each with many ways through it. */
+  private static String group(String name, int ways) {
+    String decisions = "if (%s > 1) { %s++; } ".formatted(name, name).repeat(ways);
+    return "private int %s; void a%s() { %s } void b%s() { %s } void c%s() { %s } "
+        .formatted(name, name, decisions, name, decisions, name, decisions);
+  }
+
+  private List<Smell> smells(String members) {
+    return find("public class Berth { " + members + " }").stream().map(Finding::smell).toList();
+  }
+
+  @Test
+  void callsAComplexClassAGodOnlyWhereItCanBeToldApart() {
+    assertEquals(List.of(Smell.GOD_CLASS), smells(group("depth", 8) + group("length", 8)));
+    assertEquals(List.of(), smells(group("depth", 20)));
+    assertEquals(List.of(), smells(group("depth", 20) + "private int l; int l() { return l; }"));
+  }
+
   @Test
   void findsNothingInRecordsAndInFilesWithErrors() {
     assertEquals(List.of(), find("record Berth(int a, int b, int c, int d) {}"));
