@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import paredown.text.Lexer;
 import paredown.text.Token;
+import paredown.text.TokenKind;
 
 /** Reads the skeleton of a file from its tokens alone. */
 final class SkeletonReader {
@@ -38,7 +39,7 @@ final class SkeletonReader {
 
   /** Reads members up to the bracket that closes their type, or the end of the file. */
   private void members(boolean inInterface) {
-    while (at < code.size() && !is("}")) {
+    while (at < code.size() && !is('}')) {
       member(inInterface);
     }
   }
@@ -49,20 +50,20 @@ final class SkeletonReader {
     String type = "";
     boolean defaults = false;
     while (at < code.size()) {
-      String word = word(at);
-      if (word.equals("(") || word.equals("[")) {
+      char sign = sign(at);
+      if (sign == '(' || sign == '[') {
         skipBrackets();
         continue;
       }
-      if (word.equals(";")) {
+      if (sign == ';') {
         at++;
         return;
       }
-      if (word.equals("=")) {
+      if (sign == '=') {
         initialiser(isFinal);
         return;
       }
-      if (word.equals("{")) {
+      if (sign == '{') {
         if (!type.isEmpty()) {
           typeBody(type);
         } else if (defaults) {
@@ -73,11 +74,12 @@ final class SkeletonReader {
         }
         return;
       }
-      if (word.equals("}")) {
+      if (sign == '}') {
         return;
       }
+      String word = word(at);
       isFinal |= word.equals("final");
-      defaults |= word.equals("default") && at > first && word(at - 1).equals(")");
+      defaults |= word.equals("default") && at > first && sign(at - 1) == ')';
       if (type.isEmpty() && (TYPES.contains(word) || isRecord())) {
         type = word;
         if (depth == 0) {
@@ -96,7 +98,7 @@ final class SkeletonReader {
   private boolean isRecord() {
     return word(at).equals("record")
         && code.get(at + 1).isIdentifier()
-        && (word(at + 2).equals("(") || word(at + 2).equals("<"));
+        && (sign(at + 2) == '(' || sign(at + 2) == '<');
   }
 
   private void typeBody(String type) {
@@ -112,12 +114,12 @@ final class SkeletonReader {
 
   /** Reads the constants of an enum, and the sign behind them. */
   private void constants() {
-    while (!is("}")) {
-      if (is("(")) {
+    while (!is('}')) {
+      if (is('(')) {
         skipBrackets();
-      } else if (is("{")) {
+      } else if (is('{')) {
         replaceBrackets("{}");
-      } else if (is(";")) {
+      } else if (is(';')) {
         at++;
         return;
       } else {
@@ -133,8 +135,8 @@ final class SkeletonReader {
     int sign = at;
     boolean plain = true;
     boolean several = false;
-    while (!is(";")) {
-      if (is("(") || is("[") || is("{")) {
+    while (!is(';')) {
+      if (is('(') || is('[') || is('{')) {
         int open = at;
         skipBrackets();
         for (int i = open; i < at; i++) {
@@ -142,7 +144,7 @@ final class SkeletonReader {
         }
       } else {
         plain &= isPlain(at);
-        several |= is(",");
+        several |= is(',');
         at++;
       }
     }
@@ -155,10 +157,7 @@ final class SkeletonReader {
 
   /** Whether a constant's value may hold a token. */
   private boolean isPlain(int i) {
-    String word = word(i);
-    return !word.equals("{")
-        && !word.equals("new")
-        && !(word.equals(">") && word(i - 1).equals("-"));
+    return sign(i) != '{' && !word(i).equals("new") && !(sign(i) == '>' && sign(i - 1) == '-');
   }
 
   private void replaceBrackets(String with) {
@@ -171,10 +170,10 @@ final class SkeletonReader {
   private void skipBrackets() {
     int depth = 0;
     do {
-      String word = word(at);
-      if (word.equals("(") || word.equals("[") || word.equals("{")) {
+      char sign = sign(at);
+      if (sign == '(' || sign == '[' || sign == '{') {
         depth++;
-      } else if (word.equals(")") || word.equals("]") || word.equals("}")) {
+      } else if (sign == ')' || sign == ']' || sign == '}') {
         depth--;
       }
       at++;
@@ -186,8 +185,14 @@ final class SkeletonReader {
     copied = offset;
   }
 
-  private boolean is(String word) {
-    return word(at).equals(word);
+  private boolean is(char sign) {
+    return sign(at) == sign;
+  }
+
+  /** The sign that a token is; 0 where it is a word or a literal. */
+  private char sign(int i) {
+    Token token = code.get(i);
+    return token.kind() == TokenKind.SEPARATOR ? text.charAt(token.start()) : 0;
   }
 
   private String word(int i) {
