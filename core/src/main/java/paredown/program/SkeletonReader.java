@@ -13,7 +13,8 @@ final class SkeletonReader {
   private static final String BODY = "{throw null;}";
 
   private final String text;
-  private final List<Token> code;
+  private final Lexer lexer;
+  private final List<Token> code = new ArrayList<>();
   private final StringBuilder kept = new StringBuilder();
   private final List<String> types = new ArrayList<>();
   private int at;
@@ -22,7 +23,7 @@ final class SkeletonReader {
 
   private SkeletonReader(String text) {
     this.text = text;
-    this.code = Lexer.tokens(text).stream().filter(token -> !token.kind().isComment()).toList();
+    this.lexer = Lexer.over(text);
   }
 
   /** The skeleton of a text; the whole text where its brackets do not match. */
@@ -39,7 +40,7 @@ final class SkeletonReader {
 
   /** Reads members up to the bracket that closes their type, or the end of the file. */
   private void members(boolean inInterface) {
-    while (at < code.size() && !is('}')) {
+    while (has(at) && !is('}')) {
       member(inInterface);
     }
   }
@@ -49,7 +50,7 @@ final class SkeletonReader {
     boolean isFinal = inInterface;
     String type = "";
     boolean defaults = false;
-    while (at < code.size()) {
+    while (has(at)) {
       char sign = sign(at);
       if (sign == '(' || sign == '[') {
         skipBrackets();
@@ -97,7 +98,7 @@ final class SkeletonReader {
 
   private boolean isRecord() {
     return word(at).equals("record")
-        && code.get(at + 1).isIdentifier()
+        && token(at + 1).isIdentifier()
         && (sign(at + 2) == '(' || sign(at + 2) == '<');
   }
 
@@ -149,8 +150,8 @@ final class SkeletonReader {
       }
     }
     if (!several && !(isFinal && plain)) {
-      copyUpTo(code.get(sign).start());
-      copied = code.get(at).start();
+      copyUpTo(token(sign).start());
+      copied = token(at).start();
     }
     at++;
   }
@@ -161,10 +162,45 @@ final class SkeletonReader {
   }
 
   private void replaceBrackets(String with) {
-    copyUpTo(code.get(at).start());
-    skipBrackets();
-    copied = code.get(at - 1).end();
+    copyUpTo(token(at).start());
+    if (at == code.size() - 1) {
+      if (lexer.skipToClosing()) {
+        takeLast();
+      }
+      at += 2;
+    } else {
+      skipBrackets();
+    }
+    copied = token(at - 1).end();
     kept.append(with);
+  }
+
+  /** Whether there is a token of code at an index. */
+  private boolean has(int i) {
+    while (i >= code.size()) {
+      if (!lexer.next()) {
+        return false;
+      }
+      takeLast();
+    }
+    return true;
+  }
+
+  private void takeLast() {
+    Token last = lexer.read().get(lexer.read().size() - 1);
+    if (!last.kind().isComment()) {
+      code.add(last);
+    }
+  }
+
+  /**
+   * The token of code at an index.
+   *
+   * @throws IndexOutOfBoundsException where the text ends before
+   */
+  private Token token(int i) {
+    has(i);
+    return code.get(i);
   }
 
   private void skipBrackets() {
@@ -191,12 +227,12 @@ final class SkeletonReader {
 
   /** The sign that a token is; 0 where it is a word or a literal. */
   private char sign(int i) {
-    Token token = code.get(i);
+    Token token = token(i);
     return token.kind() == TokenKind.SEPARATOR ? text.charAt(token.start()) : 0;
   }
 
   private String word(int i) {
-    Token token = code.get(i);
+    Token token = token(i);
     return text.substring(token.start(), token.end());
   }
 }

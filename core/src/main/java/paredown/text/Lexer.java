@@ -82,7 +82,17 @@ public final class Lexer {
 
   /** The tokens of a text in their order. */
   public static List<Token> tokens(String text) {
-    return new Lexer(text).read();
+    Lexer lexer = over(text);
+    boolean more = true;
+    while (more) {
+      more = lexer.next();
+    }
+    return lexer.read();
+  }
+
+  /** A lexer that stands before a text. */
+  public static Lexer over(String text) {
+    return new Lexer(text);
   }
 
   /** Whether a word is reserved, so that nothing can be named by it. */
@@ -90,30 +100,66 @@ public final class Lexer {
     return KEYWORDS.contains(word);
   }
 
-  private List<Token> read() {
+  /** The tokens that it has read so far. */
+  public List<Token> read() {
+    return tokens;
+  }
+
+  /** Reads one token; false where there is none any more. */
+  public boolean next() {
+    while (at < chars.length && Character.isWhitespace(chars[at])) {
+      at++;
+    }
+    if (at == chars.length) {
+      return false;
+    }
+    char c = chars[at];
+    if (c == '/' && next('/')) {
+      add(TokenKind.LINE_COMMENT, lineEnd());
+    } else if (c == '/' && next('*')) {
+      boolean doc = startsWith("/**", at) && !startsWith("/**/", at);
+      add(doc ? TokenKind.DOC_COMMENT : TokenKind.BLOCK_COMMENT, behind("*/", at + 2));
+    } else if (c == '"' || c == '\'') {
+      add(TokenKind.LITERAL, literalEnd(c));
+    } else if (isDigit(c) || c == '.' && at + 1 < chars.length && isDigit(chars[at + 1])) {
+      add(TokenKind.LITERAL, numberEnd());
+    } else if (startsWord()) {
+      int end = wordEnd();
+      add(isKeyword(c, end) ? TokenKind.KEYWORD : TokenKind.IDENTIFIER, end);
+    } else {
+      add(TokenKind.SEPARATOR, at + 1);
+    }
+    return true;
+  }
+
+  /**
+   * Passes over what stands up to the bracket that closes the one just read, which becomes the next
+   * token; false, and the end of the text, where none closes it.
+   */
+  public boolean skipToClosing() {
+    int depth = 1;
     while (at < chars.length) {
       char c = chars[at];
-      if (Character.isWhitespace(c)) {
-        at++;
-      } else if (c == '/' && next('/')) {
-        add(TokenKind.LINE_COMMENT, lineEnd());
+      if (c == '/' && next('/')) {
+        at = lineEnd();
       } else if (c == '/' && next('*')) {
-        boolean doc = startsWith("/**", at) && !startsWith("/**/", at);
-        add(doc ? TokenKind.DOC_COMMENT : TokenKind.BLOCK_COMMENT, behind("*/", at + 2));
-      } else if (c == '"' && startsWith("\"\"\"", at)) {
-        add(TokenKind.LITERAL, textBlockEnd());
+        at = behind("*/", at + 2);
       } else if (c == '"' || c == '\'') {
-        add(TokenKind.LITERAL, quotedEnd(c));
-      } else if (isDigit(c) || c == '.' && at + 1 < chars.length && isDigit(chars[at + 1])) {
-        add(TokenKind.LITERAL, numberEnd());
-      } else if (startsWord()) {
-        int end = wordEnd();
-        add(isKeyword(c, end) ? TokenKind.KEYWORD : TokenKind.IDENTIFIER, end);
+        at = literalEnd(c);
       } else {
-        add(TokenKind.SEPARATOR, at + 1);
+        depth += c == '(' || c == '[' || c == '{' ? 1 : c == ')' || c == ']' || c == '}' ? -1 : 0;
+        if (depth == 0) {
+          add(TokenKind.SEPARATOR, at + 1);
+          return true;
+        }
+        at++;
       }
     }
-    return tokens;
+    return false;
+  }
+
+  private int literalEnd(char quote) {
+    return quote == '"' && startsWith("\"\"\"", at) ? textBlockEnd() : quotedEnd(quote);
   }
 
   private boolean isKeyword(char first, int end) {
