@@ -8,7 +8,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
@@ -213,13 +212,8 @@ class ApplyTest {
     return process;
   }
 
-  /** Kills the program, and only then its tests, whose end it would notice. */
   private void killWhileTheTestsRun() throws Exception {
-    Process process = applyUntilTheTestsRun();
-    List<ProcessHandle> tests = process.descendants().toList();
-    process.destroyForcibly();
-    tests.forEach(ProcessHandle::destroyForcibly);
-    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
+    Ran.kill(applyUntilTheTestsRun());
   }
 
   @Test

@@ -7,10 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -49,13 +47,6 @@ class ManyFilesTest {
         .start();
   }
 
-  private static void kill(Process process) throws InterruptedException {
-    List<ProcessHandle> tests = process.descendants().toList();
-    process.destroyForcibly();
-    tests.forEach(ProcessHandle::destroyForcibly);
-    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
-  }
-
   @Test
   void changesThemAllAndTakesThemAllBack() throws IOException {
     Ran.pare(folder, APPLY).exits(0);
@@ -77,7 +68,7 @@ class ManyFilesTest {
     for (int i = 0; i < 600 && !Files.exists(folder.resolve("running")); i++) {
       Thread.sleep(50);
     }
-    kill(process);
+    Ran.kill(process);
     assertNotEquals(before, ferry.sources());
     assertTrue(Ran.pare(folder, "undo").exits(0).out().contains("Step 1 taken back"));
     assertEquals(before, ferry.sources());
@@ -90,7 +81,7 @@ class ManyFilesTest {
     for (int i = 0; i < 60_000 && Files.readString(first).contains("Desk"); i++) {
       Thread.sleep(1);
     }
-    kill(process);
+    Ran.kill(process);
     assertNotEquals(before, ferry.sources());
     Ran.pare(folder, "undo").exits(0);
     assertEquals(before, ferry.sources());

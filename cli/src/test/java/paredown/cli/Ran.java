@@ -2,6 +2,7 @@ package paredown.cli;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -17,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.TimeUnit;
 
 /** The built program as it ran once: its exit code and what it printed. */
 record Ran(int exit, String out, String err) {
@@ -44,6 +46,14 @@ record Ran(int exit, String out, String err) {
     } catch (InterruptedException e) {
       throw new IllegalStateException(e);
     }
+  }
+
+  /** Kills the program, and only then its tests, whose end it would notice. */
+  static void kill(Process process) throws InterruptedException {
+    List<ProcessHandle> tests = process.descendants().toList();
+    process.destroyForcibly();
+    tests.forEach(ProcessHandle::destroyForcibly);
+    assertTrue(process.waitFor(60, TimeUnit.SECONDS));
   }
 
   static ProcessBuilder builder(Path folder, String... arguments) {

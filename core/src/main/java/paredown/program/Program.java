@@ -192,6 +192,13 @@ public final class Program {
     return Optional.ofNullable(units.get(path));
   }
 
+  /** The file that a tree of this program stands in; empty where only its skeleton is known. */
+  public Optional<Unit> unit(TreePath path) {
+    return units.values().stream()
+        .filter(unit -> unit.tree() == path.getCompilationUnit())
+        .findFirst();
+  }
+
   public List<CompileError> errors() {
     return errors;
   }

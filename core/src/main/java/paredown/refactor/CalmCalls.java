@@ -101,11 +101,7 @@ final class CalmCalls {
   }
 
   private boolean isOverridden(ExecutableElement method) {
-    if (method.getModifiers().contains(Modifier.PRIVATE)
-        || method.getModifiers().contains(Modifier.FINAL)
-        || method.getEnclosingElement().getModifiers().contains(Modifier.FINAL)) {
-      return false;
-    }
-    return Overriding.of(program, program.symbols().key(method)).isPresent();
+    return !Overriding.isFinal(method)
+        && Overriding.of(program, program.symbols().key(method)).isPresent();
   }
 }

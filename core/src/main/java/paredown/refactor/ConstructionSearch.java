@@ -181,12 +181,7 @@ final class ConstructionSearch {
   }
 
   private boolean mayBeOverridden(ExecutableElement method) {
-    Set<Modifier> modifiers = method.getModifiers();
-    boolean last =
-        modifiers.contains(Modifier.PRIVATE)
-            || modifiers.contains(Modifier.FINAL)
-            || owner.element().getModifiers().contains(Modifier.FINAL);
-    return !last || !method.getEnclosingElement().equals(owner.element());
+    return !Overriding.isFinal(method) || !method.getEnclosingElement().equals(owner.element());
   }
 
   private void requireNoReturn(TreePath statement, OwnerClass.Field field) {

@@ -111,12 +111,8 @@ final class EarlyRun {
       if (!seen.add(next)) {
         continue;
       }
-      OwnerClass.Method own =
-          owner.methods().stream()
-              .filter(each -> each.element().equals(next))
-              .findFirst()
-              .orElse(null);
-      if (own == null || own.element().equals(method.element()) || !isLast(own)) {
+      OwnerClass.Method own = owner.method(next).orElse(null);
+      if (own == null || next.equals(method.element()) || !Overriding.isFinal(next)) {
         return true;
       }
       for (OwnerTouches.Touch touch : OwnerTouches.in(owner, own.path())) {
@@ -127,11 +123,5 @@ final class EarlyRun {
       }
     }
     return false;
-  }
-
-  private boolean isLast(OwnerClass.Method own) {
-    return own.is(Modifier.PRIVATE)
-        || own.is(Modifier.FINAL)
-        || owner.element().getModifiers().contains(Modifier.FINAL);
   }
 }

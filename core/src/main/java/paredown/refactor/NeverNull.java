@@ -78,7 +78,7 @@ final class NeverNull {
     return !field.element().equals(written) || isObject(value) || isRequiredLater(value);
   }
 
-  /** Whether a constructor fails where a parameter of it is null. */
+  /** Whether a value is a parameter that its constructor fails without. */
   private boolean isRequiredLater(TreePath value) {
     return owner.constructors().stream()
         .map(each -> new TreePath(each.path(), each.tree().getBody()))

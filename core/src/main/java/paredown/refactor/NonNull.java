@@ -17,7 +17,6 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import java.util.List;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -156,9 +155,8 @@ final class NonNull {
 
   /** Whether nothing overrides a method. */
   private boolean isLast(ExecutableElement method) {
-    return List.of(Modifier.STATIC, Modifier.PRIVATE, Modifier.FINAL).stream()
-            .anyMatch(method.getModifiers()::contains)
-        || method.getEnclosingElement().getModifiers().contains(Modifier.FINAL)
+    return method.getModifiers().contains(Modifier.STATIC)
+        || Overriding.isFinal(method)
         || hasPrivateConstructors(method.getEnclosingElement())
             && program.declaration(method) != null
             && Overriding.of(program, program.symbols().key(method)).isEmpty();

@@ -158,14 +158,7 @@ final class OwnerClass {
     TreePath path = program.declaration(type);
     return path == null
         ? null
-        : new OwnerClass(
-            new UnitTrees(
-                program,
-                program.units().stream()
-                    .filter(unit -> unit.tree() == path.getCompilationUnit())
-                    .findFirst()
-                    .orElseThrow()),
-            path);
+        : new OwnerClass(new UnitTrees(program, program.unit(path).orElseThrow()), path);
   }
 
   private void add(TreePath member) {
@@ -238,6 +231,11 @@ final class OwnerClass {
 
   List<Method> methods() {
     return methods.stream().filter(method -> !method.isConstructor()).toList();
+  }
+
+  /** The method of its own that an element is; empty where it is another's. */
+  Optional<Method> method(ExecutableElement element) {
+    return methods().stream().filter(method -> method.element().equals(element)).findFirst();
   }
 
   List<Method> constructors() {

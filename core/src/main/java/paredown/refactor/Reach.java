@@ -28,7 +28,7 @@ record Reach(Leaving leaving) {
       if (!seen.add(next)) {
         continue;
       }
-      OwnerClass.Method method = own(next);
+      OwnerClass.Method method = leaving.owner().method(next).orElse(null);
       if (method == null) {
         if (!isPlatform(next)) {
           return true;
@@ -47,13 +47,6 @@ record Reach(Leaving leaving) {
       }
     }
     return false;
-  }
-
-  private OwnerClass.Method own(ExecutableElement element) {
-    return leaving.owner().methods().stream()
-        .filter(method -> method.element().equals(element))
-        .findFirst()
-        .orElse(null);
   }
 
   /** An inherited method could call back what the owner overrides, but for those of Object. */

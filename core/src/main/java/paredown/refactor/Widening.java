@@ -29,7 +29,6 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
-import paredown.program.Unit;
 
 /** The declarations that a change makes more visible, each only as far as it needs. */
 final class Widening {
@@ -139,15 +138,15 @@ final class Widening {
     TreePath path = program.declaration(element);
     boolean declared =
         path != null
-            && unit(path).isPresent()
+            && program.unit(path).isPresent()
             && program
                 .sources()
-                .file(unit(path).get().path())
+                .file(program.unit(path).get().path())
                 .filter(SourceIndex::isEditable)
                 .isPresent();
     return declared
         && !mayBeOverridden(element)
-        && new UnitTrees(program, unit(path).get()).end(path.getLeaf()) >= 0;
+        && new UnitTrees(program, program.unit(path).get()).end(path.getLeaf()) >= 0;
   }
 
   /** What overrides a method would have to be opened with it. */
@@ -158,12 +157,6 @@ final class Widening {
         && (modifiers.contains(Modifier.PROTECTED)
             || modifiers.contains(Modifier.ABSTRACT)
             || Overriding.of(program, program.symbols().key(element)).isPresent());
-  }
-
-  private Optional<Unit> unit(TreePath path) {
-    return program.units().stream()
-        .filter(unit -> unit.tree() == path.getCompilationUnit())
-        .findFirst();
   }
 
   private static String name(Element element) {
@@ -227,12 +220,12 @@ final class Widening {
   }
 
   private String file(Element element) {
-    return unit(program.trees().getPath(element)).orElseThrow().path();
+    return program.unit(program.trees().getPath(element)).orElseThrow().path();
   }
 
   private Replacement edit(Element element, boolean toPublic) {
     TreePath path = program.trees().getPath(element);
-    UnitTrees trees = new UnitTrees(program, unit(path).orElseThrow());
+    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
     Tree tree = path.getLeaf();
     MemberRange range = MemberRange.of(trees.source(), trees.start(tree), trees.end(tree));
     Optional<String> present = word(element);

@@ -71,7 +71,7 @@ final class Movable {
   }
 
   private static boolean makes(MethodFact method, Grounds grounds) {
-    String result = method.result().replaceAll("<.*", "");
+    String result = result(method);
     return method.uses().stream()
         .filter(use -> use.kind() == MemberUse.Kind.CREATE)
         .flatMap(use -> kinds(use.type(), grounds))
@@ -80,8 +80,12 @@ final class Movable {
 
   /** A static method that gives an object of its own class makes it, or has it made. */
   private static boolean givesOwn(Owned owned) {
-    return owned.method().isStatic()
-        && owned.method().result().replaceAll("<.*", "").equals(owned.type().simpleName());
+    return owned.method().isStatic() && result(owned.method()).equals(owned.type().simpleName());
+  }
+
+  /** The type that a method gives, without its arguments. */
+  private static String result(MethodFact method) {
+    return method.result().replaceAll("<.*", "");
   }
 
   /** A type and those above it. */
