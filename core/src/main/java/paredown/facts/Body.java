@@ -2,7 +2,6 @@ package paredown.facts;
 
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import paredown.facts.MethodFact.MemberUse;
 
 /**
@@ -11,7 +10,7 @@ import paredown.facts.MethodFact.MemberUse;
  * @param branches the decisions in it and one, McCabe's cyclomatic complexity; 0 without body
  * @param statements how many statements it has
  * @param accesses the uses of members of the project's types, in the order of the text
- * @param uses the same, each member once
+ * @param uses the same, each member once, in the order of its first use
  * @param locals the uses of its own variables, in the order of the text
  * @param spans its statements, in the order of the text
  * @param traits what of its shape smells are told by
@@ -43,7 +42,7 @@ public record Body(
         branches,
         statements,
         List.copyOf(accesses),
-        accesses.stream().map(Access::use).collect(Collectors.toUnmodifiableSet()),
+        Ordered.copy(accesses.stream().map(Access::use).toList()),
         List.copyOf(locals),
         List.copyOf(spans),
         traits,

@@ -1,5 +1,6 @@
 package paredown.facts;
 
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -91,21 +92,21 @@ public record MethodFact(
     return isGetter() || isSetter();
   }
 
-  /** The names of the fields of a type that it reads or writes. */
+  /** The names of the fields of a type that it reads or writes, in the order of their use. */
   public Set<String> fieldsOf(String type) {
     return uses().stream()
         .filter(use -> use.type().equals(type))
         .filter(use -> use.kind() == MemberUse.Kind.READ || use.kind() == MemberUse.Kind.WRITE)
         .map(MemberUse::member)
-        .collect(Collectors.toSet());
+        .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 
-  /** The signatures of the methods of a type that it calls. */
+  /** The signatures of the methods of a type that it calls, in the order of their use. */
   public Set<String> callsOf(String type) {
     return uses().stream()
         .filter(use -> use.type().equals(type) && use.kind() == MemberUse.Kind.CALL)
         .map(MemberUse::member)
-        .collect(Collectors.toSet());
+        .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 
   /** By its name and place alone; what it consists of would take long to add up. */

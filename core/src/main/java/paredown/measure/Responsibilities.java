@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jgrapht.Graph;
-import org.jgrapht.alg.clustering.GirvanNewmanClustering;
 import org.jgrapht.alg.clustering.UndirectedModularityMeasurer;
 import paredown.facts.TypeFact;
 import paredown.text.NameWords;
@@ -19,10 +18,9 @@ import paredown.text.NameWords;
  * leaves some apart, by the words of their names and by who uses them.
  *
  * <p>Parts that share nothing are found first. A large part is divided where its members hang
- * together in communities (Girvan and Newman, "Community structure in social and biological
- * networks", 2002), if their modularity (Newman and Girvan, 2004) is high enough, each has a field,
- * and at most a tenth of all uses crosses from one to another. Parts of more than eighty members
- * are not divided; it would take too long.
+ * together in {@link Communities}, if their modularity (Newman and Girvan, 2004) is high enough,
+ * each has a field, and at most a tenth of all uses crosses from one to another. Parts of more than
+ * eighty members are not divided; it would take too long.
  */
 public final class Responsibilities {
   private static final int DIVIDED_FROM = 10;
@@ -75,9 +73,7 @@ public final class Responsibilities {
     UndirectedModularityMeasurer<String, Tie> measurer = new UndirectedModularityMeasurer<>(graph);
     List<Set<String>> best = List.of(part);
     double highest = MODULARITY;
-    for (int count = 2; count <= MOST; count++) {
-      List<Set<String>> clusters =
-          new GirvanNewmanClustering<>(graph, count).getClustering().getClusters();
+    for (List<Set<String>> clusters : Communities.of(graph, MOST)) {
       double modularity = measurer.modularity(clusters);
       if (modularity > highest && isPlain(graph, clusters)) {
         best = clusters;

@@ -48,6 +48,15 @@ class FactsReaderTest {
     assertEquals(List.of(files), FactsReader.parts(sources, files));
   }
 
+  @Test
+  void listsUsesInTheOrderOfTheTextInEveryRun() {
+    TypeFact desk = FactsReader.read(sources, files).facts().type("ferry.Desk").orElseThrow();
+    MethodFact sails = desk.method("sails(Berth)").orElseThrow();
+    assertEquals(
+        List.of("height", "tide", "floats(Berth)", "depth()", "DEEP"),
+        sails.uses().stream().map(MethodFact.MemberUse::member).toList());
+  }
+
   private static final String BERTH =
       """
       package ferry;
