@@ -11,7 +11,6 @@ import paredown.session.Survey;
 import paredown.smell.Finding;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.HelpCommand;
 import picocli.CommandLine.IVersionProvider;
 
 /** The program: alone it tells the state of the project and what to type next. */
@@ -31,20 +30,6 @@ import picocli.CommandLine.IVersionProvider;
       "Exit codes: 0 done, 1 findings at or above --fail-at, 2 unusable request, 3 refused,",
       "4 put back by a gate, 5 project cannot be read, 70 a fault of pare, 130 interrupted.",
       "Asking Maven for the class path and running tests run the project's own build."
-    },
-    subcommands = {
-      SurveyCommand.class,
-      WhyCommand.class,
-      MendCommand.class,
-      ExtractCommand.class,
-      AcceptCommand.class,
-      StepsCommand.class,
-      UndoCommand.class,
-      TestCommand.class,
-      DemoCommand.class,
-      NotYetCommand.Inline.class,
-      MoveCommand.class,
-      HelpCommand.class
     })
 public final class Pare extends PareCommand {
 
@@ -54,6 +39,7 @@ public final class Pare extends PareCommand {
 
   static int run(String... arguments) {
     CommandLine line = new CommandLine(new Pare());
+    Commands.addTo(line, arguments);
     line.setCaseInsensitiveEnumValuesAllowed(true);
     line.setUsageHelpAutoWidth(false);
     line.setUsageHelpWidth(Math.min(100, Terminal.ofProcess().width()));
