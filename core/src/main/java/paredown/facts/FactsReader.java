@@ -74,7 +74,7 @@ public final class FactsReader {
   }
 
   private static Reading read(Sources sources, List<String> part, Set<String> all) {
-    Program program = Program.withoutFlow(sources, part);
+    Program program = Program.withoutFlowAndDocs(sources, part);
     return new Reading(FactsDrawer.draw(program, all), program.errors());
   }
 

@@ -13,6 +13,8 @@ final class Ordered {
   private Ordered() {}
 
   static <T> Set<T> copy(Collection<T> elements) {
-    return Collections.unmodifiableSet(new LinkedHashSet<>(elements));
+    return elements.isEmpty()
+        ? Set.of()
+        : Collections.unmodifiableSet(new LinkedHashSet<>(elements));
   }
 }

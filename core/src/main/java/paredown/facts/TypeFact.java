@@ -51,11 +51,21 @@ public record TypeFact(
   }
 
   public Optional<FieldFact> field(String field) {
-    return fields.stream().filter(each -> each.name().equals(field)).findFirst();
+    for (FieldFact each : fields) {
+      if (each.name().equals(field)) {
+        return Optional.of(each);
+      }
+    }
+    return Optional.empty();
   }
 
   public Optional<MethodFact> method(String signature) {
-    return methods.stream().filter(each -> each.signature().equals(signature)).findFirst();
+    for (MethodFact each : methods) {
+      if (each.signature().equals(signature)) {
+        return Optional.of(each);
+      }
+    }
+    return Optional.empty();
   }
 
   /** The fields that each object has of its own. */

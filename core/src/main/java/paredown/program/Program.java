@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
@@ -62,9 +63,13 @@ public final class Program {
     return attribute(sources, texts(sources, paths));
   }
 
-  /** The same, but that errors which only the flow of the code shows are not looked for. */
-  public static Program withoutFlow(Sources sources, Collection<String> paths) {
-    return attribute(sources, texts(sources, paths), List.of("--should-stop=ifNoError=ATTR"));
+  /** The same, but without documentation comments, and errors that only the flow of code shows. */
+  public static Program withoutFlowAndDocs(Sources sources, Collection<String> paths) {
+    return attribute(
+        sources,
+        texts(sources, paths),
+        List.of("--should-stop=ifNoError=ATTR"),
+        source -> PlainDocs.of(source.text()));
   }
 
   private static Map<String, SourceText> texts(Sources sources, Collection<String> paths) {
@@ -76,11 +81,14 @@ public final class Program {
 
   /** Attributes these texts, in place of what stands on the disk under their paths. */
   public static Program attribute(Sources sources, Map<String, SourceText> texts) {
-    return attribute(sources, texts, List.of());
+    return attribute(sources, texts, List.of(), SourceText::text);
   }
 
   private static Program attribute(
-      Sources sources, Map<String, SourceText> texts, List<String> more) {
+      Sources sources,
+      Map<String, SourceText> texts,
+      List<String> more,
+      Function<SourceText, CharSequence> seen) {
     JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
     DiagnosticCollector<JavaFileObject> said = new DiagnosticCollector<>();
     List<String> options = options(sources.project());
@@ -88,7 +96,8 @@ public final class Program {
         new OtherSources(CompilerFiles.with(List.copyOf(options)), sources, texts.keySet());
     options.addAll(more);
     try {
-      List<TextObject> objects = texts.values().stream().map(TextObject::new).toList();
+      List<TextObject> objects =
+          texts.values().stream().map(source -> new TextObject(source, seen)).toList();
       JavacTask task =
           (JavacTask) compiler.getTask(Writer.nullWriter(), others, said, options, null, objects);
       Map<String, Unit> units = new LinkedHashMap<>();
@@ -274,15 +283,17 @@ public final class Program {
     static final String SCHEME = "pare";
 
     private final SourceText source;
+    private final Function<SourceText, CharSequence> seen;
 
-    TextObject(SourceText source) {
+    TextObject(SourceText source, Function<SourceText, CharSequence> seen) {
       super(uri(SCHEME, source.path()), Kind.SOURCE);
       this.source = source;
+      this.seen = seen;
     }
 
     @Override
     public CharSequence getCharContent(boolean ignoreEncodingErrors) {
-      return source.text();
+      return seen.apply(source);
     }
   }
 }

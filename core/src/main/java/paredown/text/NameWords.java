@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** The words that names are made of. */
 public final class NameWords {
@@ -16,13 +17,16 @@ public final class NameWords {
           "is", "has", "get", "set", "the", "of", "to", "by", "for", "and", "in", "on", "with",
           "add", "can", "do", "from", "at", "as", "or", "not", "all", "new", "max", "min", "next");
 
+  /** Where a word of a name ends and the next begins. */
+  private static final Pattern SEAM =
+      Pattern.compile("(?<=[\\p{Ll}\\d])(?=\\p{Lu})|(?<=\\p{Lu})(?=\\p{Lu}\\p{Ll})|_");
+
   private NameWords() {}
 
   /** The words of a name or signature in small letters, parameters left out. */
   public static List<String> of(String name) {
     String plain = name.indexOf('(') < 0 ? name : name.substring(0, name.indexOf('('));
-    return Arrays.stream(
-            plain.split("(?<=[\\p{Ll}\\d])(?=\\p{Lu})|(?<=\\p{Lu})(?=\\p{Lu}\\p{Ll})|_"))
+    return Arrays.stream(SEAM.split(plain))
         .map(word -> word.toLowerCase(Locale.ROOT))
         .filter(word -> !word.isEmpty())
         .toList();

@@ -9,6 +9,9 @@ import java.util.List;
 
 /** A source text is the content of one Java file, with its lines and its tokens. */
 public final class SourceText {
+  /** What stands for bytes that are no text, where a text is decoded without looking for them. */
+  private static final char UNREADABLE = '\uFFFD';
+
   private final String path;
   private final String text;
   private final Charset charset;
@@ -32,8 +35,12 @@ public final class SourceText {
    */
   public static SourceText decode(String path, byte[] bytes, Charset charset)
       throws CharacterCodingException {
-    CharBuffer decoded = charset.newDecoder().decode(ByteBuffer.wrap(bytes));
-    return new SourceText(path, decoded.toString(), charset);
+    String text = new String(bytes, charset);
+    if (text.indexOf(UNREADABLE) >= 0) {
+      CharBuffer decoded = charset.newDecoder().decode(ByteBuffer.wrap(bytes));
+      text = decoded.toString();
+    }
+    return new SourceText(path, text, charset);
   }
 
   /** The bytes of a text in this file's encoding. */
@@ -189,16 +196,17 @@ public final class SourceText {
     if (lineStarts == null) {
       int[] found = new int[16];
       int count = 1;
-      for (int i = 0; i < text.length(); i++) {
-        char c = text.charAt(i);
-        boolean ends =
-            c == '\n' || c == '\r' && (i + 1 == text.length() || text.charAt(i + 1) != '\n');
-        if (ends) {
-          if (count == found.length) {
-            found = Arrays.copyOf(found, count * 2);
-          }
-          found[count++] = i + 1;
+      int feed = text.indexOf('\n');
+      int carriage = text.indexOf('\r');
+      while (feed >= 0 || carriage >= 0) {
+        boolean isFeed = carriage < 0 || feed >= 0 && feed <= carriage + 1;
+        int end = (isFeed ? feed : carriage) + 1;
+        if (count == found.length) {
+          found = Arrays.copyOf(found, count * 2);
         }
+        found[count++] = end;
+        feed = feed < 0 || feed >= end ? feed : text.indexOf('\n', end);
+        carriage = carriage < 0 || carriage >= end ? carriage : text.indexOf('\r', end);
       }
       lineStarts = Arrays.copyOf(found, count);
     }

@@ -1,7 +1,12 @@
 package paredown.program;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNull;
 
+import com.sun.source.tree.CompilationUnitTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.SourcePositions;
+import com.sun.source.util.TreePath;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -48,7 +53,7 @@ class ProgramTest {
             .sources();
     List<String> files = List.of("src/ferry/Desk.java");
     assertEquals(List.of("compiler.err.missing.ret.stmt"), codes(Program.of(sources, files)));
-    assertEquals(List.of(), codes(Program.withoutFlow(sources, files)));
+    assertEquals(List.of(), codes(Program.withoutFlowAndDocs(sources, files)));
   }
 
   @Test
@@ -59,6 +64,23 @@ class ProgramTest {
             .sources();
     assertEquals(
         List.of("compiler.err.cant.resolve.location"),
-        codes(Program.withoutFlow(sources, List.of("src/ferry/Desk.java"))));
+        codes(Program.withoutFlowAndDocs(sources, List.of("src/ferry/Desk.java"))));
+  }
+
+  @Test
+  void passesOverDocumentationWithoutMovingAnything() {
+    String file = "src/ferry/Desk.java";
+    String text =
+        "package ferry;\r\n\t/** A {@link Quay}. */ class Desk {\r"
+            + "  /**/ String slashes = \"/**\"; /** Named. */ int berth; }";
+    Sources sources = new Fixture(folder).with(file, text).sources();
+    Program bare = Program.withoutFlowAndDocs(sources, List.of(file));
+    assertEquals(List.of(), codes(bare));
+    CompilationUnitTree tree = bare.unit(file).orElseThrow().tree();
+    Tree type = tree.getTypeDecls().get(0);
+    assertNull(bare.trees().getDocComment(TreePath.getPath(tree, type)));
+    SourcePositions places = bare.trees().getSourcePositions();
+    assertEquals(text.indexOf("class"), places.getStartPosition(tree, type));
+    assertEquals(text.length(), places.getEndPosition(tree, type));
   }
 }

@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class SourceTextTest {
@@ -20,6 +21,21 @@ class SourceTextTest {
     assertEquals(2, source.line(source.text().indexOf("two")));
     assertEquals(2, source.column(source.text().indexOf("two")));
     assertEquals("A.java:3", source.place(source.length()));
+  }
+
+  @Test
+  void endsALineAtAFeedACarriageReturnOrBoth() {
+    SourceText mixed = new SourceText("A.java", "1\r2\n3\r\n4\n\r6\r", StandardCharsets.UTF_8);
+    for (String digit : List.of("1", "2", "3", "4", "6")) {
+      assertEquals(Integer.parseInt(digit), mixed.line(mixed.text().indexOf(digit)));
+    }
+    assertEquals(7, mixed.line(mixed.length()));
+  }
+
+  @Test
+  void readsASignThatStandsForUnreadableBytesWhereItIsWritten() throws CharacterCodingException {
+    byte[] bytes = "// \uFFFD".getBytes(StandardCharsets.UTF_8);
+    assertEquals("// \uFFFD", SourceText.decode("A.java", bytes, StandardCharsets.UTF_8).text());
   }
 
   @Test
