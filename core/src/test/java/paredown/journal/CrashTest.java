@@ -24,9 +24,39 @@ class CrashTest {
     private static final long serialVersionUID = 1L;
   }
 
+  /** The machine's disk, without the wait until it has written: only the process is killed here. */
+  private static final class QuickDisk implements Disk {
+    private final Disk disk = new RealDisk();
+
+    @Override
+    public void makeFolder(Path path) throws IOException {
+      disk.makeFolder(path);
+    }
+
+    @Override
+    public void write(Path file, byte[] content) throws IOException {
+      disk.write(file, content);
+    }
+
+    @Override
+    public void sync(Path path) {
+      assertTrue(Files.exists(path), path + " is synchronised before it is there");
+    }
+
+    @Override
+    public void rename(Path from, Path to) throws IOException {
+      disk.rename(from, to);
+    }
+
+    @Override
+    public void delete(Path file) throws IOException {
+      disk.delete(file);
+    }
+  }
+
   /** A disk whose process is killed before or after its n-th operation. */
   private static final class MortalDisk implements Disk {
-    private final Disk disk = new RealDisk();
+    private final Disk disk = new QuickDisk();
     private final int last;
     private final boolean done;
     private int operations;
@@ -101,7 +131,7 @@ class CrashTest {
   }
 
   private Map<String, String> after(Map<String, String> before, Path root) throws IOException {
-    Journal journal = new Journal(root, new RealDisk());
+    Journal journal = new Journal(root, new QuickDisk());
     Step step = journal.write(change, "pare");
     Map<String, String> after = JournalTest.contents(root);
     journal.putBack(step);
@@ -118,7 +148,7 @@ class CrashTest {
     for (int i = 0; ; i++) {
       for (boolean done : new boolean[] {false, true}) {
         Path root = layOut(name + "-" + i + "-" + done);
-        prepare.on(new Journal(root, new RealDisk()));
+        prepare.on(new Journal(root, new QuickDisk()));
         boolean killed = run(new Journal(root, new MortalDisk(i, done)), work);
         if (!killed) {
           delete(root);
@@ -128,7 +158,7 @@ class CrashTest {
         recover(root);
         Map<String, String> now = JournalTest.contents(root);
         assertTrue(now.equals(before) || now.equals(after), name + " killed at " + i + ": " + now);
-        Journal journal = new Journal(root, new RealDisk());
+        Journal journal = new Journal(root, new QuickDisk());
         assertTrue(journal.open().isEmpty(), name + " killed at " + i + " is still open");
         delete(root);
       }
@@ -146,7 +176,7 @@ class CrashTest {
 
   /** What the next command that writes does first. */
   private static void recover(Path root) {
-    Journal journal = new Journal(root, new RealDisk());
+    Journal journal = new Journal(root, new QuickDisk());
     journal.open().ifPresent(journal::putBack);
   }
 
