@@ -68,7 +68,9 @@ record Ran(int exit, String out, String err) {
                 System.getProperty("java.class.path"),
                 "paredown.cli.Pare"));
     words.addAll(List.of(arguments));
-    return new ProcessBuilder(words).directory(folder.toFile());
+    ProcessBuilder builder = new ProcessBuilder(words).directory(folder.toFile());
+    builder.environment().put("MAVEN_OPTS", "-XX:TieredStopAtLevel=1 -XX:+UseSerialGC");
+    return builder;
   }
 
   Ran exits(int code) {
