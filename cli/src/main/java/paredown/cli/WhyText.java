@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import paredown.facts.MethodFact;
 import paredown.refactor.ExtractClass;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
@@ -113,38 +115,58 @@ final class WhyText {
   }
 
   private void rows(Explanation explanation, List<Evidence.Row> rows, StringBuilder text) {
+    int digits = longest(rows.stream().map(row -> String.valueOf(row.line())).toList());
+    List<String> uses = rows.stream().map(row -> String.join(", ", row.uses())).toList();
+    int room = terminal.width() - Math.max(4, digits) - 6;
+    int most = room - Math.min(longest(uses), room * 2 / 5);
     List<String> sources =
-        rows.stream()
-            .map(row -> source(row, explanation.lines().get(row.file() + ":" + row.line())))
-            .toList();
-    int digits = rows.stream().mapToInt(row -> String.valueOf(row.line()).length()).max().orElse(1);
-    int width =
-        Math.min(
-            Math.max(30, terminal.width() * 3 / 5),
-            sources.stream().mapToInt(String::length).max().orElse(1));
+        rows.stream().map(row -> Columns.cut(source(explanation, row, most), most)).toList();
+    int width = longest(sources);
+    String line = "  %" + Math.max(4, digits) + "d  %s  %s";
     for (int i = 0; i < rows.size(); i++) {
-      Evidence.Row row = rows.get(i);
-      String uses = String.join(", ", row.uses());
-      int room = Math.max(10, terminal.width() - digits - width - 8);
-      String line = "  %" + Math.max(4, digits) + "d  %s  %s";
       text.append(
           line.formatted(
-                  row.line(),
-                  Columns.pad(Columns.cut(sources.get(i), width), width),
-                  terminal.faint(Columns.cut(uses, room)))
+                  rows.get(i).line(),
+                  Columns.pad(sources.get(i), width),
+                  terminal.faint(Columns.cut(uses.get(i), room - width)))
               .stripTrailing());
       text.append('\n');
     }
   }
 
-  /** A member as it stands in its line; by its name where an annotation stands there. */
-  private static String source(Evidence.Row row, String line) {
+  private static int longest(List<String> texts) {
+    return texts.stream().mapToInt(String::length).max().orElse(0);
+  }
+
+  /**
+   * A member as it stands in its line; where the line does not hold all of it, or there is no room,
+   * as much of its head as there is room for.
+   */
+  private static String source(Explanation explanation, Evidence.Row row, int room) {
+    String place = row.file() + ":" + row.line();
+    String line = explanation.lines().getOrDefault(place, "");
     if (row.member().isEmpty()) {
       return "  " + line;
     }
+    List<String> heads = new ArrayList<>();
     String name = row.member().replaceAll("\\(.*", "");
-    boolean there = line != null && line.matches(".*\\b" + Pattern.quote(name) + "\\b.*");
-    return there ? line.replaceAll("\\s*\\{$", "") : row.member();
+    String written = line.replaceAll("\\s*\\{$", "");
+    if (written.matches(".*\\b" + Pattern.quote(name) + "\\b.*") && !written.matches(".*[(,]")) {
+      heads.add(written);
+    }
+    MethodFact method = explanation.methods().get(place);
+    if (method != null && method.signature().equals(row.member())) {
+      heads.add(head(name, method, parameter -> parameter.type() + " " + parameter.name()));
+      heads.add(head(name, method, MethodFact.Parameter::name));
+    }
+    return heads.stream().filter(head -> head.length() <= room).findFirst().orElse(row.member());
+  }
+
+  private static String head(
+      String name, MethodFact method, Function<MethodFact.Parameter, String> parameter) {
+    return method.parameters().stream()
+        .map(parameter)
+        .collect(Collectors.joining(", ", name + "(", ")"));
   }
 
   private void remedies(Explanation explanation, StringBuilder text) {

@@ -126,6 +126,40 @@ class FindingsTest {
   }
 
   @Test
+  void showsAsMuchOfAHeadAsThereIsRoomFor() throws IOException {
+    Files.writeString(
+        folder.resolve("src/ferry/Crane.java"),
+        """
+        package ferry;
+
+        class Crane {
+          int lift(int reach, int load, int height) {
+            return load;
+          }
+
+          int lower(
+              int reach, int load, int height) {
+            return height;
+          }
+
+          protected synchronized final int swing(final int reach, final int load, final int height, final int wind) {
+            return reach;
+          }
+
+          int lean(int reach, int load, int height, String towardsTheQuay, String awayFromTheQuay, int wind) {
+            return reach;
+          }
+        }
+        """);
+    String why = Ran.pare(folder, "why", "clump").exits(0).out();
+    assertTrue(why.contains("  4  int lift(int reach, int load, int height)\n"), why);
+    assertTrue(why.contains("  8  lower(int reach, int load, int height)\n"), why);
+    assertTrue(why.contains(" 13  swing(int reach, int load, int height, int wind)"), why);
+    assertTrue(
+        why.contains(" 17  lean(reach, load, height, towardsTheQuay, awayFromTheQuay, wind)"), why);
+  }
+
+  @Test
   void mendsAnEnviousMethodByMovingIt() {
     String preview = Ran.pare(folder, "mend", id(), "--name", "takes").exits(0).out();
     assertTrue(preview.startsWith("fits(Berth) of Pilot moves to Berth; Pilot goes on"), preview);

@@ -16,6 +16,8 @@ import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.facts.FactsReader;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
 import paredown.gate.Gates;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
@@ -152,7 +154,16 @@ public final class Session {
       lines.put(
           row.file() + ":" + row.line(), sources.text(row.file()).lineText(row.line()).strip());
     }
-    return new Explanation(finding, lines, remedies);
+    Map<String, MethodFact> methods = new TreeMap<>();
+    for (TypeFact type : survey.facts().types()) {
+      for (MethodFact method : type.methods()) {
+        String place = method.range().file() + ":" + method.range().line();
+        if (lines.containsKey(place)) {
+          methods.put(place, method);
+        }
+      }
+    }
+    return new Explanation(finding, lines, methods, remedies);
   }
 
   /** Some lines of a file, as they stand there. */
