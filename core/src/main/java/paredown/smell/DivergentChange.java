@@ -98,7 +98,11 @@ final class DivergentChange implements Detector {
             : "%d groups of commits touch members apart from each other"
                 .formatted(byCommits.size()),
         "%s has several reasons to change: %s."
-            .formatted(name, Listed.of(groups.stream().map(DivergentChange::said).toList())),
+            .formatted(
+                name,
+                byClients.size() > 1
+                    ? Listed.of(said(groups.subList(0, byClients.size())))
+                    : apart(byCommits)),
         new Evidence(
             figures,
             byClients.size() > 1 ? "Who uses what:" : "What changes together:",
@@ -107,8 +111,24 @@ final class DivergentChange implements Detector {
             List.of()));
   }
 
-  private static String said(Evidence.Group group) {
-    return group.name().isEmpty() ? group.methods().get(0).replaceAll("\\(.*", "") : group.name();
+  private static List<String> said(List<Evidence.Group> groups) {
+    return groups.stream()
+        .map(group -> group.name().isEmpty() ? first(group.methods()) : group.name())
+        .toList();
+  }
+
+  private static String apart(List<ChangeGroups.Group> groups) {
+    List<String> each =
+        groups.stream()
+            .map(group -> group.methods().isEmpty() ? group.fields() : group.methods())
+            .map(DivergentChange::first)
+            .toList();
+    return "commits touch %s, each without the %s"
+        .formatted(String.join(" or ", each), each.size() > 2 ? "others" : "other");
+  }
+
+  private static String first(List<String> members) {
+    return members.get(0).replaceAll("\\(.*", "");
   }
 
   private static List<Evidence.Row> rows(TypeFact type, List<String> members) {

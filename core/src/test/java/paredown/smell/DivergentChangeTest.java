@@ -123,6 +123,9 @@ class DivergentChangeTest {
                 BOOK.formatted("int a, b, c, d;"))
             .one(Form.WHOLE);
     assertEquals("2 groups of commits touch members apart from each other", found.summary());
+    assertEquals(
+        "Book has several reasons to change: commits touch moor or charge, each without the other.",
+        found.claim());
     assertEquals(List.of("src/moorDesk.java"), found.evidence().groups().get(0).users());
   }
 
