@@ -143,8 +143,7 @@ final class WhyText {
    * as much of its head as there is room for.
    */
   private static String source(Explanation explanation, Evidence.Row row, int room) {
-    String place = row.file() + ":" + row.line();
-    String line = explanation.lines().getOrDefault(place, "");
+    String line = explanation.lines().get(row);
     if (row.member().isEmpty()) {
       return "  " + line;
     }
@@ -154,8 +153,8 @@ final class WhyText {
     if (written.matches(".*\\b" + Pattern.quote(name) + "\\b.*") && !written.matches(".*[(,]")) {
       heads.add(written);
     }
-    MethodFact method = explanation.methods().get(place);
-    if (method != null && method.signature().equals(row.member())) {
+    MethodFact method = explanation.methods().get(row);
+    if (method != null) {
       heads.add(head(name, method, parameter -> parameter.type() + " " + parameter.name()));
       heads.add(head(name, method, MethodFact.Parameter::name));
     }

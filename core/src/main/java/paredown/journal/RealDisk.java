@@ -8,7 +8,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 
 /** The disk of the machine. */
-final class RealDisk implements Disk {
+class RealDisk implements Disk {
 
   @Override
   public void makeFolder(Path folder) throws IOException {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jgrapht.Graph;
-import org.jgrapht.alg.connectivity.ConnectivityInspector;
+import org.jgrapht.Graphs;
 import org.jgrapht.alg.scoring.EdgeBetweennessCentrality;
 import org.jgrapht.graph.SimpleGraph;
 
@@ -22,16 +22,17 @@ final class Communities {
 
   /** The divisions of a connected graph into two communities, into three, and so on. */
   static List<List<Set<String>>> of(Graph<String, Tie> graph, int most) {
-    Graph<String, Tie> left = copy(graph);
+    Graph<String, Tie> left = new SimpleGraph<>(Tie.class);
+    Graphs.addGraph(left, graph);
     List<List<Set<String>>> divisions = new ArrayList<>();
-    List<Set<String>> parts = new ConnectivityInspector<>(left).connectedSets();
-    while (parts.size() < most && !left.edgeSet().isEmpty()) {
+    int known = 1;
+    while (known < most && !left.edgeSet().isEmpty()) {
       left.removeEdge(between(left));
-      List<Set<String>> now = new ConnectivityInspector<>(left).connectedSets();
-      if (now.size() > parts.size()) {
-        divisions.add(now);
+      List<Set<String>> parts = MemberGroups.parts(left);
+      if (parts.size() > known) {
+        divisions.add(parts);
+        known = parts.size();
       }
-      parts = now;
     }
     return divisions;
   }
@@ -43,14 +44,5 @@ final class Communities {
             Comparator.<Tie>comparingDouble(ways::get)
                 .thenComparing(Tie::number, Comparator.reverseOrder()))
         .orElseThrow();
-  }
-
-  private static Graph<String, Tie> copy(Graph<String, Tie> graph) {
-    Graph<String, Tie> copy = new SimpleGraph<>(Tie.class);
-    graph.vertexSet().forEach(copy::addVertex);
-    graph
-        .edgeSet()
-        .forEach(tie -> copy.addEdge(graph.getEdgeSource(tie), graph.getEdgeTarget(tie), tie));
-    return copy;
   }
 }

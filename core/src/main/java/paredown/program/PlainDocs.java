@@ -1,5 +1,7 @@
 package paredown.program;
 
+import paredown.text.SourceText;
+
 /**
  * Lets documentation comments look like any other comment, so that the compiler passes over them:
  * reading them takes it a twelfth of its time. Everything else keeps its place. What a text block
@@ -11,22 +13,15 @@ final class PlainDocs {
   private PlainDocs() {}
 
   /** A text of the same length, in which comments that begin a line document nothing. */
-  static CharSequence of(String text) {
+  static CharSequence of(SourceText source) {
+    String text = source.text();
     StringBuilder plain = null;
     for (int at = text.indexOf(OPENING); at >= 0; at = text.indexOf(OPENING, at + 1)) {
-      if (startsLine(text, at) && !text.startsWith("/", at + OPENING.length())) {
+      if (source.startsLine(at) && !text.startsWith("/", at + OPENING.length())) {
         plain = plain == null ? new StringBuilder(text) : plain;
         plain.setCharAt(at + OPENING.length() - 1, ' ');
       }
     }
     return plain == null ? text : plain;
-  }
-
-  private static boolean startsLine(String text, int offset) {
-    int before = offset - 1;
-    while (before >= 0 && (text.charAt(before) == ' ' || text.charAt(before) == '\t')) {
-      before--;
-    }
-    return before < 0 || text.charAt(before) == '\n' || text.charAt(before) == '\r';
   }
 }

@@ -66,10 +66,7 @@ public final class Program {
   /** The same, but without documentation comments, and errors that only the flow of code shows. */
   public static Program withoutFlowAndDocs(Sources sources, Collection<String> paths) {
     return attribute(
-        sources,
-        texts(sources, paths),
-        List.of("--should-stop=ifNoError=ATTR"),
-        source -> PlainDocs.of(source.text()));
+        sources, texts(sources, paths), List.of("--should-stop=ifNoError=ATTR"), PlainDocs::of);
   }
 
   private static Map<String, SourceText> texts(Sources sources, Collection<String> paths) {

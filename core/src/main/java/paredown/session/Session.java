@@ -16,8 +16,6 @@ import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.facts.FactsReader;
-import paredown.facts.MethodFact;
-import paredown.facts.TypeFact;
 import paredown.gate.Gates;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
@@ -40,7 +38,6 @@ import paredown.remedy.Candidates;
 import paredown.remedy.Remedies;
 import paredown.remedy.Remedy;
 import paredown.smell.Detectors;
-import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
@@ -149,21 +146,7 @@ public final class Session {
     progress.doing("planning remedies of " + finding.id());
     Remedies remedies =
         Remedies.plan(survey.candidates().get(finding.id()), survey.facts(), sources, index());
-    Map<String, String> lines = new TreeMap<>();
-    for (Evidence.Row row : finding.evidence().rows()) {
-      lines.put(
-          row.file() + ":" + row.line(), sources.text(row.file()).lineText(row.line()).strip());
-    }
-    Map<String, MethodFact> methods = new TreeMap<>();
-    for (TypeFact type : survey.facts().types()) {
-      for (MethodFact method : type.methods()) {
-        String place = method.range().file() + ":" + method.range().line();
-        if (lines.containsKey(place)) {
-          methods.put(place, method);
-        }
-      }
-    }
-    return new Explanation(finding, lines, methods, remedies);
+    return Explanation.of(finding, survey.facts(), sources, remedies);
   }
 
   /** Some lines of a file, as they stand there. */

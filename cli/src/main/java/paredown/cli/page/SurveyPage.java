@@ -141,7 +141,7 @@ public final class SurveyPage {
     List<Line> lines = new ArrayList<>();
     String file = "";
     for (Evidence.Row row : explanation.finding().evidence().rows()) {
-      String text = explanation.lines().get(row.file() + ":" + row.line());
+      String text = explanation.lines().get(row);
       lines.add(
           new Line(
               row.file().equals(file) ? "" : row.file(),
