@@ -41,7 +41,8 @@ final class AcceptCommand extends PareCommand {
   @Override
   int run() {
     boolean json = json();
-    Session session = open();
+    boolean looksAtCode = finding != null && !withdraw;
+    Session session = looksAtCode ? open() : openSteps();
     String said = finding == null ? "" : change(session);
     if (json) {
       print(json(session));

@@ -95,7 +95,7 @@ abstract class ChangeCommand extends PareCommand {
     String next = typed(preview) + here() + " --expect " + preview.change().id() + " --apply";
     byte[] answer = new PreviewText(terminal()).of(preview, next);
     quiet();
-    System.out.writeBytes(answer);
-    System.out.flush();
+    terminal().out().printBytes(answer);
+    terminal().out().requireOut();
   }
 }

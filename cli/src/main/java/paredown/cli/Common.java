@@ -18,12 +18,26 @@ final class Common {
           "text (where nothing is said) or json; for a survey also sarif, html, markdown.")
   private String format = "text";
 
+  @Option(
+      names = "--without-build",
+      description = {
+        "Do not ask the project's build for its class path, which would run it: sources are taken",
+        "from the usual folders, and archives from lib and from class-path: in pare.yaml."
+      })
+  private boolean withoutBuild;
+
   @Option(names = "--trace", description = "Show where in the program an error comes from.")
   private boolean trace;
 
   /** The option as it was typed; empty where it was not. */
   String typed() {
-    return directory.toString().isEmpty() ? "" : " --project " + Shell.quoted(directory.toString());
+    String project =
+        directory.toString().isEmpty() ? "" : " --project " + Shell.quoted(directory.toString());
+    return project + (withoutBuild ? " --without-build" : "");
+  }
+
+  boolean withoutBuild() {
+    return withoutBuild;
   }
 
   Path directory() {

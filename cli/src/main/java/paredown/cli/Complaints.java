@@ -4,9 +4,12 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Collectors;
+import paredown.MachineProblem;
 import paredown.Problem;
 import paredown.UnusableRequest;
 import paredown.gate.TestProblem;
@@ -31,7 +34,7 @@ final class Complaints implements IExecutionExceptionHandler {
     boolean trace = command != null && command.common().trace();
     Terminal terminal = Terminal.ofProcess();
     int code = code(e);
-    String sentence = sentence(e, code);
+    String sentence = sentence(e, code, typed(line));
     String advice = e instanceof Problem problem ? problem.advice() : "";
     List<String> places = places(e);
     if (json) {
@@ -54,16 +57,44 @@ final class Complaints implements IExecutionExceptionHandler {
     return code;
   }
 
+  /** The command and its options, without what they were given: that may name the user's code. */
+  private static String typed(CommandLine line) {
+    ParseResult given = line.getParseResult();
+    String options =
+        given == null
+            ? ""
+            : given.matchedOptions().stream()
+                .map(option -> " " + option.longestName())
+                .distinct()
+                .collect(Collectors.joining());
+    return line.getCommandSpec().qualifiedName() + options;
+  }
+
+  /** Whether the machine did not let something be done, so that it is no fault of pare. */
+  private static boolean isOfMachine(Throwable e) {
+    return e instanceof MachineProblem || machine(e) != null;
+  }
+
+  private static FileSystemException machine(Throwable e) {
+    if (e instanceof FileSystemException machine) {
+      return machine;
+    }
+    return e.getCause() == null ? null : machine(e.getCause());
+  }
+
   /** The compiler, and work in other threads, wrap what they stumble over. */
   private static boolean ranOutOfMemory(Throwable e) {
     return e instanceof OutOfMemoryError || e.getCause() != null && ranOutOfMemory(e.getCause());
   }
 
-  private static String sentence(Exception e, int code) {
+  private static String sentence(Exception e, int code, String command) {
     return switch (code) {
-      case Exit.OUR_FAULT -> ourFault(e);
+      case Exit.OUR_FAULT -> ourFault(e, command);
       case Exit.INTERRUPTED -> "Interrupted.";
-      default -> e.getMessage();
+      default ->
+          e instanceof Problem
+              ? e.getMessage()
+              : "The machine does not let pare go on: " + MachineProblem.reason(machine(e)) + ".";
     };
   }
 
@@ -84,7 +115,7 @@ final class Complaints implements IExecutionExceptionHandler {
     if (e instanceof GateStopped) {
       return Exit.PUT_BACK;
     }
-    if (e instanceof ProjectUnreadable || e instanceof TestProblem) {
+    if (e instanceof ProjectUnreadable || e instanceof TestProblem || isOfMachine(e)) {
       return Exit.UNREADABLE;
     }
     return e instanceof InterruptedException ? Exit.INTERRUPTED : Exit.OUR_FAULT;
@@ -112,13 +143,17 @@ final class Complaints implements IExecutionExceptionHandler {
   }
 
   /** A fault of ours: the trace goes into a file, never to the user. */
-  private static String ourFault(Exception e) {
+  private static String ourFault(Exception e, String command) {
     try {
+      // Where the file system knows owners, a temporary file is its owner's alone.
       Path file = Files.createTempFile("pare-fault", ".txt");
       StringWriter trace = new StringWriter();
+      trace.append("pare " + Pare.version() + "\n");
+      trace.append("JDK " + Runtime.version() + ", " + System.getProperty("os.name") + "\n");
+      trace.append("command: " + command + "\n");
       e.printStackTrace(new PrintWriter(trace));
       Files.writeString(file, trace.toString());
-      return "Sorry, this is a fault of pare itself; nothing was left half-written.\nThe details are in "
+      return "Sorry, this is a fault of pare itself. A step that was begun is put back, or pare undo puts it back.\nThe details are in "
           + file
           + "; please report them.";
     } catch (IOException unwritable) {

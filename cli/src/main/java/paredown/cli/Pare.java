@@ -48,7 +48,8 @@ public final class Pare extends PareCommand {
     try {
       return line.execute(arguments);
     } catch (OutOfMemoryError full) {
-      System.err.println("There was not enough memory; nothing was left half-written.");
+      System.err.println(
+          "There was not enough memory. A step that was begun is put back, or pare undo puts it back.");
       System.err.println(
           "Give it more: PARE_JAVA_OPTIONS=-Xmx4g pare ...; or leave files out with exclude: in"
               + " pare.yaml.");

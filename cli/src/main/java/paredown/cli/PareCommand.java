@@ -1,11 +1,13 @@
 package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 import java.util.concurrent.Callable;
 import paredown.UnusableRequest;
 import paredown.journal.Step;
 import paredown.project.ProjectUnreadable;
 import paredown.session.Session;
+import paredown.text.Listed;
 import picocli.CommandLine.Mixin;
 
 /** What all commands share: the project, the terminal, and how an answer gets out. */
@@ -37,9 +39,37 @@ abstract class PareCommand implements Callable<Integer> {
   /** Opens the project, and says so where a step of it was cut off. */
   Session open() {
     requireCompiler();
-    Session session = Session.open(common.directory(), progress);
-    session.unverified().ifPresent(this::warn);
+    Session session =
+        common.withoutBuild()
+            ? Session.withoutBuild(common.directory(), progress)
+            : Session.open(common.directory(), progress);
+    warn(session);
     return session;
+  }
+
+  /** Opens what was applied in the project, without a look at its build or its sources. */
+  Session openSteps() {
+    Session session = Session.ofSteps(common.directory(), progress);
+    warn(session);
+    return session;
+  }
+
+  private void warn(Session session) {
+    if (session.isBusy()) {
+      terminal.err().println("Another pare is changing this project right now.");
+    } else {
+      session.unverified().ifPresent(this::warn);
+    }
+    List<String> strangers = session.strangers();
+    if (!strangers.isEmpty()) {
+      terminal
+          .err()
+          .println(
+              "%s in the journal %s left alone: it was not written by this pare for this folder, or it is damaged. Delete it where nothing in it is needed."
+                  .formatted(Listed.of(strangers), strangers.size() == 1 ? "is" : "are")
+                  .replace("it was not", strangers.size() == 1 ? "it was not" : "they were not")
+                  .replace("or it is", strangers.size() == 1 ? "or it is" : "or they are"));
+    }
   }
 
   private static void requireCompiler() {
@@ -77,7 +107,7 @@ abstract class PareCommand implements Callable<Integer> {
   void print(String text) {
     quiet();
     terminal.out().print(text);
-    terminal.out().flush();
+    terminal.out().requireOut();
   }
 
   void print(ObjectNode json) {

@@ -53,7 +53,11 @@ final class ProgressLine implements Progress, AutoCloseable {
     String far = howFar.get();
     String line = "%s%s … %d s".formatted(what, far.isEmpty() ? "" : ": " + far, seconds);
     int room = terminal.width() - 1;
-    terminal.err().print("\r\033[K" + (line.length() > room ? line.substring(0, room) : line));
+    terminal
+        .err()
+        .printCodes(
+            "\r\033[K"
+                + Visible.text(line.length() > room ? line.substring(0, room) : line, false));
     terminal.err().flush();
   }
 
@@ -62,7 +66,7 @@ final class ProgressLine implements Progress, AutoCloseable {
     if (clock != null) {
       clock.shutdownNow();
       clock = null;
-      terminal.err().print("\r\033[K");
+      terminal.err().printCodes("\r\033[K");
       terminal.err().flush();
     }
   }

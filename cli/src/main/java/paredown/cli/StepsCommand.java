@@ -22,7 +22,7 @@ final class StepsCommand extends PareCommand {
   @Override
   int run() {
     boolean json = json();
-    Session session = open();
+    Session session = openSteps();
     List<Step> steps = session.steps();
     print(json ? Json.text(json(steps)) : text(steps));
     return Exit.DONE;
@@ -39,7 +39,9 @@ final class StepsCommand extends PareCommand {
       text.append(head).append(Columns.cut(step.summary(), room)).append('\n');
       text.append("     ").append(step.command()).append('\n');
     }
-    boolean kept = steps.stream().anyMatch(step -> step.state() != StepState.UNDONE);
+    boolean kept =
+        steps.stream()
+            .anyMatch(step -> step.state() == StepState.VERIFIED || step.state().isOpen());
     String next = kept ? "pare undo" : "pare survey";
     return text.append("Next: ").append(next).append(here()).append('\n').toString();
   }
@@ -53,6 +55,7 @@ final class StepsCommand extends PareCommand {
     return switch (step.state()) {
       case VERIFIED -> "kept";
       case UNDONE -> "undone";
+      case FORGOTTEN -> "let go";
       default -> "cut off";
     };
   }

@@ -1,5 +1,7 @@
 package paredown.cli;
 
+import static java.util.stream.Collectors.joining;
+
 import java.util.List;
 import paredown.session.Survey;
 import paredown.smell.Evidence;
@@ -25,11 +27,11 @@ final class SurveyMarkdown {
       shown.forEach(
           finding ->
               text.append(
-                  "| %d | `%s` | `%s` | %s: %s |\n"
+                  "| %d | `%s` | %s | %s: %s |\n"
                       .formatted(
                           finding.weight(),
                           finding.id(),
-                          finding.shortType(),
+                          code(finding.shortType()),
                           finding.smell().words(),
                           cell(finding.summary()))));
       text.append('\n');
@@ -51,7 +53,7 @@ final class SurveyMarkdown {
 
   private static void details(Finding finding, StringBuilder text) {
     text.append("<details><summary><b>%s</b></summary>\n\n".formatted(escaped(finding.claim())));
-    text.append("`%s:%d`\n\n".formatted(finding.range().file(), finding.range().line()));
+    text.append("%s\n\n".formatted(code(finding.range().file() + ":" + finding.range().line())));
     for (Evidence.Figure figure : finding.evidence().figures()) {
       text.append("- ").append(escaped(figure.words())).append('\n');
     }
@@ -59,7 +61,8 @@ final class SurveyMarkdown {
     for (Evidence.Group group : groups) {
       String name = group.name().isEmpty() ? "" : "**" + group.name() + "** ";
       text.append("- ").append(name);
-      text.append('`').append(String.join("`, `", members(group))).append("`\n");
+      text.append(members(group).stream().map(SurveyMarkdown::code).collect(joining(", ")));
+      text.append('\n');
     }
     if (groups.isEmpty()) {
       finding.evidence().rows().stream()
@@ -67,7 +70,9 @@ final class SurveyMarkdown {
           .limit(ROWS)
           .forEach(
               row ->
-                  text.append("- `%s:%d` `%s`\n".formatted(row.file(), row.line(), row.member())));
+                  text.append(
+                      "- %s %s\n"
+                          .formatted(code(row.file() + ":" + row.line()), code(row.member()))));
     }
     text.append("\n`pare why ").append(finding.id()).append("`\n\n</details>\n\n");
   }
@@ -76,11 +81,19 @@ final class SurveyMarkdown {
     return group.fields().isEmpty() ? group.methods() : group.fields();
   }
 
+  /** Code whose content no reader of Markdown takes for a tag, or for the end of the code. */
+  private static String code(String content) {
+    return "<code>" + escaped(content).replace("|", "&#124;").replace("`", "&#96;") + "</code>";
+  }
+
   private static String cell(String text) {
     return escaped(text).replace("|", "\\|");
   }
 
   private static String escaped(String text) {
-    return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+    return text.replace("&", "&amp;")
+        .replace("<", "&lt;")
+        .replace(">", "&gt;")
+        .replaceAll("\\R", " ");
   }
 }

@@ -155,6 +155,12 @@ final class SurveyText {
     for (String file : survey.garbled().stream().limit(3).toList()) {
       text.append(file + " is no text in the project's encoding.\n");
     }
+    for (String file : survey.passedOver().stream().limit(3).toList()) {
+      text.append(
+          file
+              + " was passed over: it is a pipe, a device, or a link that leads out of the"
+              + " project.\n");
+    }
   }
 
   private static String first(String message) {

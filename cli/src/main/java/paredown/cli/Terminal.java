@@ -1,7 +1,6 @@
 package paredown.cli;
 
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
+import java.io.FileDescriptor;
 import picocli.CommandLine.Help.Ansi;
 
 /**
@@ -11,14 +10,13 @@ import picocli.CommandLine.Help.Ansi;
 final class Terminal {
   private static final int PIPE_WIDTH = 100;
 
-  private final PrintStream out;
-  private final PrintStream err;
+  private final Shown out;
+  private final Shown err;
   private final boolean outIsTerminal;
   private final boolean errIsTerminal;
   private final int width;
 
-  private Terminal(
-      PrintStream out, PrintStream err, boolean outIsTerminal, boolean errIsTerminal, int width) {
+  private Terminal(Shown out, Shown err, boolean outIsTerminal, boolean errIsTerminal, int width) {
     this.out = out;
     this.err = err;
     this.outIsTerminal = outIsTerminal;
@@ -30,18 +28,18 @@ final class Terminal {
     String streams = System.getProperty("pare.terminals", "");
     int columns = Integer.getInteger("pare.columns", 0);
     return new Terminal(
-        new PrintStream(System.out, true, StandardCharsets.UTF_8),
-        new PrintStream(System.err, true, StandardCharsets.UTF_8),
+        Shown.on(FileDescriptor.out, streams.contains("1")),
+        Shown.on(FileDescriptor.err, streams.contains("2")),
         streams.contains("1"),
         streams.contains("2"),
         columns >= 40 ? columns : PIPE_WIDTH);
   }
 
-  PrintStream out() {
+  Shown out() {
     return out;
   }
 
-  PrintStream err() {
+  Shown err() {
     return err;
   }
 

@@ -3,11 +3,13 @@ package paredown.cli;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import paredown.UnusableRequest;
+import paredown.journal.Step;
 import paredown.journal.StepState;
 import paredown.session.PutBack;
 import paredown.session.Session;
 import paredown.text.Counted;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Takes steps back. */
@@ -24,13 +26,24 @@ final class UndoCommand extends PareCommand {
   @Parameters(paramLabel = "N", arity = "0..1", defaultValue = "1", description = "How many steps.")
   private int count;
 
+  @Option(
+      names = "--forget",
+      description = {
+        "Let go of the last step instead, and leave all files as they are: for a step whose",
+        "originals are damaged, or whose files were edited since."
+      })
+  private boolean forget;
+
   @Override
   int run() {
     boolean json = json();
+    if (forget) {
+      return forget(json);
+    }
     if (count < 1) {
       throw new UnusableRequest("Take back how many steps?", "Give a number above 0.");
     }
-    Session session = open();
+    Session session = openSteps();
     boolean none =
         session.unverified().isEmpty()
             && session.steps().stream().noneMatch(step -> step.state() == StepState.VERIFIED);
@@ -42,6 +55,26 @@ final class UndoCommand extends PareCommand {
       print(json(undone));
     } else {
       print(text(undone) + "Next: pare survey" + here() + "\n");
+    }
+    return Exit.DONE;
+  }
+
+  private int forget(boolean json) {
+    Step step =
+        openSteps()
+            .forget()
+            .orElseThrow(
+                () ->
+                    new UnusableRequest(
+                        "There is no step to let go of.", "pare steps lists them."));
+    if (json) {
+      ObjectNode answer = json(List.of());
+      Json.texts(answer, "forgotten", List.of(String.valueOf(step.number())));
+      print(answer);
+    } else {
+      print(
+          "Step %d is let go of; its files stay as they are.%nNext: pare survey%s%n"
+              .formatted(step.number(), here()));
     }
     return Exit.DONE;
   }

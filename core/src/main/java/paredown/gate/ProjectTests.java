@@ -15,9 +15,6 @@ import paredown.project.Settings;
 
 /** The tests of a project, run the way its own build runs them, or by the user's test command. */
 public final class ProjectTests {
-  /** The one test that a command without reports stands for. */
-  private static final String WHOLE = "the test command";
-
   private final Project project;
   private final Progress progress;
 
@@ -112,10 +109,12 @@ public final class ProjectTests {
 
   private TestRun whole(Command.Outcome outcome) {
     boolean passed = outcome.exit() == 0;
-    String last = outcome.output().strip().lines().reduce("", (before, line) -> line);
+    String printed = outcome.output().strip().lines().reduce("", (before, line) -> line);
+    String exit = "exit code " + outcome.exit();
+    String last = printed.isEmpty() ? exit : exit + ": " + printed;
     TestResult.Status status = passed ? TestResult.Status.PASSED : TestResult.Status.FAILED;
     return new TestRun(
-        List.of(new TestResult(WHOLE + "#" + command(), status, passed ? "" : last, "")));
+        List.of(new TestResult(TestRun.WHOLE + "#" + command(), status, passed ? "" : last, "")));
   }
 
   private List<Path> reportFolders() {

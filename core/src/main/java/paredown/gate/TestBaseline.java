@@ -1,6 +1,7 @@
 package paredown.gate;
 
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +27,9 @@ public final class TestBaseline {
     fingerprint.add(System.getProperty("java.home"));
     fingerprint.add(project.settings().testCommand().orElse("mvn"));
     for (Path file : WrittenFiles.below(project.root()).keySet()) {
-      fingerprint.add(file);
+      if (Files.isReadable(file)) {
+        fingerprint.add(file);
+      }
     }
     return new TestBaseline(new Workspace(project.root()), "tests-" + fingerprint.hex(16));
   }

@@ -4,6 +4,8 @@ import java.util.List;
 
 /** A test run is what all tests said. */
 public record TestRun(List<TestResult> results) {
+  /** The one test that a command without reports stands for. */
+  static final String WHOLE = "the test command";
 
   public TestRun {
     results = List.copyOf(results);
@@ -19,5 +21,12 @@ public record TestRun(List<TestResult> results) {
 
   public boolean isEmpty() {
     return results.isEmpty();
+  }
+
+  /** Whether all that is known is that the test command failed, so that no test is told apart. */
+  public boolean isOnlyRed() {
+    return results.size() == 1
+        && results.get(0).name().startsWith(WHOLE + "#")
+        && results.get(0).failed();
   }
 }

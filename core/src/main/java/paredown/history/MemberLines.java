@@ -78,7 +78,12 @@ record MemberLines(List<Member> members) {
       JavacTask task =
           (JavacTask)
               compiler.getTask(
-                  Writer.nullWriter(), files, said, List.of("-proc:none"), null, batch);
+                  Writer.nullWriter(),
+                  files,
+                  said,
+                  List.of("-proc:none", "-processorpath", ""),
+                  null,
+                  batch);
       SourcePositions positions = Trees.instance(task).getSourcePositions();
       for (CompilationUnitTree unit : task.parse()) {
         String name = unit.getSourceFile().toUri().getPath();

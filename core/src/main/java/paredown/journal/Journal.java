@@ -2,27 +2,18 @@ package paredown.journal;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
-import java.nio.file.attribute.PosixFilePermission;
-import java.nio.file.attribute.PosixFilePermissions;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Stream;
+import paredown.MachineProblem;
 import paredown.edit.Change;
-import paredown.edit.ChangedFile;
 import paredown.project.Fingerprint;
 import paredown.project.Project;
-import paredown.project.Workspace;
 import paredown.text.Listed;
 
 /**
@@ -30,16 +21,19 @@ import paredown.text.Listed;
  *
  * <p>A step is <em>intended</em>, then <em>written</em>, then <em>verified</em>. Before the first
  * source file is touched its original and the intent are on the disk; files are replaced by
- * renaming. So a crash at any moment leaves a step that can be put back.
+ * renaming. So a crash at any moment leaves a step that can be put back. Each state of a step is
+ * sealed, so that a journal that came with a project from elsewhere is never acted on.
  */
 public final class Journal {
   private final Path root;
-  private final Path steps;
+  private final StepFolders folders;
+  private final Inside inside;
   private final Disk disk;
 
   Journal(Path root, Disk disk) {
     this.root = root;
-    this.steps = new Workspace(root).folder().resolve("steps");
+    this.folders = new StepFolders(root);
+    this.inside = new Inside(root);
     this.disk = disk;
   }
 
@@ -47,21 +41,14 @@ public final class Journal {
     return new Journal(project.root(), new RealDisk());
   }
 
-  /** All steps, oldest first. */
+  /** All steps that this installation applied to the project here, oldest first. */
   public List<Step> steps() {
-    if (!Files.isDirectory(steps)) {
-      return List.of();
-    }
-    try (Stream<Path> folders = Files.list(steps)) {
-      List<Step> found = new ArrayList<>();
-      for (Path folder :
-          folders.filter(f -> f.getFileName().toString().matches("\\d+")).sorted().toList()) {
-        found.add(StepFile.read(folder));
-      }
-      return found;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return folders.steps();
+  }
+
+  /** What is in the journal's place and was not written by this installation, or is damaged. */
+  public List<String> strangers() {
+    return folders.strangers();
   }
 
   /** The step that was cut off while it was written, tested or taken back; empty where none was. */
@@ -80,21 +67,40 @@ public final class Journal {
    * Brings a change onto the disk; the step is written then, and waits for its verdict.
    *
    * @throws JournalProblem where a file is not what the change was made for, or may not be written
+   * @throws MachineProblem where the machine did not let it; all is as before then, or the sentence
+   *     says what is not
    */
   public Step write(Change change, String command) {
+    return bring(intend(change, command));
+  }
+
+  /** Writes down what is to be done, with the originals; no source is touched yet. */
+  public Step intend(Change change, String command) {
     try {
-      requireUntouched(change);
-      Step step = intend(change, command);
+      new Targets(root, inside).requireUntouched(change);
+      return new Intending(root, folders, disk).intend(change, command);
+    } catch (IOException e) {
+      throw new MachineProblem(
+          "The change cannot be written: " + MachineProblem.reason(e) + ". Nothing was written.",
+          "Mend that, then try again.",
+          e);
+    }
+  }
+
+  /** Does what was intended. */
+  public Step bring(Step step) {
+    try {
       for (String made : step.folders()) {
         disk.makeFolder(root.resolve(made));
         disk.sync(root.resolve(made).getParent());
       }
       for (int i = 0; i < step.files().size(); i++) {
-        replace(step, i, "after");
+        Path saved = folders.of(step).resolve(StepFolders.AFTER).resolve(String.valueOf(i));
+        replace(saved, inside.file(step.files().get(i).path()));
       }
       return enter(step, StepState.WRITTEN);
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw cutOff(step, e);
     }
   }
 
@@ -103,52 +109,136 @@ public final class Journal {
     try {
       return enter(step, StepState.VERIFIED);
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw cutOff(step, e);
     }
+  }
+
+  /** Lets go of a step, without touching its files. */
+  public Step forget(Step step) {
+    try {
+      return enter(step, StepState.FORGOTTEN);
+    } catch (IOException e) {
+      throw unwritable(step, e);
+    }
+  }
+
+  /** Puts back at once what the machine did not let us finish. */
+  private MachineProblem cutOff(Step step, IOException e) {
+    String why = "Step " + step.number() + " was cut off: " + MachineProblem.reason(e) + ". ";
+    List<String> left;
+    try {
+      makeRoom(step);
+      left = putBack(step);
+    } catch (MachineProblem | IOException again) {
+      left = unlike(step);
+      if (!left.isEmpty()) {
+        return new MachineProblem(
+            why + "Not as before: " + Listed.of(left) + ".",
+            "Mend that, then put the rest back with pare undo.",
+            e);
+      }
+    }
+    return new MachineProblem(
+        why
+            + (left.isEmpty()
+                ? "Everything was put back."
+                : "All was put back but " + Listed.of(left) + "."),
+        "Mend that, then try again.",
+        e);
+  }
+
+  /** What a step was to write is not needed to put it back. */
+  private void makeRoom(Step step) throws IOException {
+    for (int i = 0; i < step.files().size(); i++) {
+      disk.delete(folders.of(step).resolve(StepFolders.AFTER).resolve(String.valueOf(i)));
+    }
+  }
+
+  /** The files of a step that are not as they were before it. */
+  private List<String> unlike(Step step) {
+    List<String> unlike = new ArrayList<>();
+    for (int i = 0; i < step.files().size(); i++) {
+      Step.Entry entry = step.files().get(i);
+      if (!fingerprint(root.resolve(entry.path())).equals(entry.before())) {
+        unlike.add(named(step, i));
+      }
+    }
+    return unlike;
+  }
+
+  private String named(Step step, int i) {
+    Step.Entry entry = step.files().get(i);
+    if (entry.created()) {
+      return entry.path();
+    }
+    String original = folders.relative(folders.original(step, i));
+    return entry.path()
+        + (folders.isWhole(step, i)
+            ? " (its original is " + original + ")"
+            : " (its original, " + original + ", is damaged)");
   }
 
   /**
    * Puts back what a step did. Only files whose content is what the step wrote are touched.
    *
-   * @return the files that somebody has edited since, which stay as they are; their originals are
-   *     in the step's folder
+   * @return the files that stay as they are: somebody has edited them since, or their originals are
+   *     damaged; each with where its original is
    */
   public List<String> putBack(Step step) {
     try {
       Step returning =
           step.state() == StepState.RETURNING ? step : enter(step, StepState.RETURNING);
-      List<String> edited = new ArrayList<>();
+      List<String> left = new ArrayList<>();
       for (int i = step.files().size() - 1; i >= 0; i--) {
-        Step.Entry entry = step.files().get(i);
-        Path file = root.resolve(entry.path());
-        String now = fingerprint(file);
-        if (now.equals(entry.before())) {
-          continue;
-        }
-        if (!now.equals(entry.after())) {
-          edited.add(
-              entry.path()
-                  + (entry.created() ? "" : " (its original is " + original(step, i) + ")"));
-        } else if (entry.created()) {
-          disk.delete(file);
-          disk.sync(file.getParent());
-        } else {
-          replace(step, i, "before");
+        if (!putBack(step, i)) {
+          left.add(named(step, i));
         }
       }
       for (int i = step.folders().size() - 1; i >= 0; i--) {
         removeEmpty(root.resolve(step.folders().get(i)));
       }
       enter(returning, StepState.UNDONE);
-      return edited;
+      return left;
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw unwritable(step, e);
     }
+  }
+
+  private static MachineProblem unwritable(Step step, IOException e) {
+    return new MachineProblem(
+        "Step %d cannot be taken back yet: %s.".formatted(step.number(), MachineProblem.reason(e)),
+        "Mend that, then try pare undo again; nothing is lost.",
+        e);
+  }
+
+  /** Puts one file back; whether it is as before now. */
+  private boolean putBack(Step step, int i) throws IOException {
+    Step.Entry entry = step.files().get(i);
+    Path file;
+    try {
+      file = inside.file(entry.path());
+    } catch (JournalProblem leadsElsewhere) {
+      return false;
+    }
+    String now = fingerprint(file);
+    if (now.equals(entry.before())) {
+      return true;
+    }
+    if (!now.equals(entry.after()) || !entry.created() && !folders.isWhole(step, i)) {
+      return false;
+    }
+    if (entry.created()) {
+      disk.delete(file);
+      disk.sync(file.getParent());
+    } else {
+      replace(folders.original(step, i), file);
+    }
+    return true;
   }
 
   /** Somebody else may have put something in meanwhile. */
   private void removeEmpty(Path folder) throws IOException {
-    if (Files.isDirectory(folder)) {
+    if (Files.isDirectory(folder, LinkOption.NOFOLLOW_LINKS)) {
       boolean empty;
       try (Stream<Path> entries = Files.list(folder)) {
         empty = entries.findAny().isEmpty();
@@ -163,14 +253,20 @@ public final class Journal {
   /**
    * Takes a kept step back.
    *
-   * @throws JournalProblem where a file was edited since; nothing is touched then
+   * @throws JournalProblem where a file was edited since, or an original is damaged; nothing is
+   *     touched then
    */
   public void undo(Step step) {
-    List<String> edited =
-        step.files().stream()
-            .filter(entry -> !fingerprint(root.resolve(entry.path())).equals(entry.after()))
-            .map(Step.Entry::path)
-            .toList();
+    List<String> edited = new ArrayList<>();
+    List<String> damaged = new ArrayList<>();
+    for (int i = 0; i < step.files().size(); i++) {
+      Step.Entry entry = step.files().get(i);
+      if (!fingerprint(inside.file(entry.path())).equals(entry.after())) {
+        edited.add(entry.path());
+      } else if (!entry.created() && !folders.isWhole(step, i)) {
+        damaged.add(entry.path());
+      }
+    }
     if (!edited.isEmpty()) {
       throw new JournalProblem(
           "Step %d cannot be taken back: %s not as the step left %s."
@@ -179,190 +275,56 @@ public final class Journal {
                   Listed.of(edited) + (edited.size() == 1 ? " is" : " are"),
                   edited.size() == 1 ? "it" : "them"),
           "Was it edited since, or is this another branch? The originals are in "
-              + relative(folder(step).resolve("before"))
-              + ".",
+              + folders.relative(folders.of(step).resolve(StepFolders.BEFORE))
+              + "; pare undo --forget keeps the files as they are.",
           edited);
     }
-    putBack(step);
-  }
-
-  private void requireUntouched(Change change) throws IOException {
-    Path real = root.toRealPath();
-    for (ChangedFile file : change.files()) {
-      Path target = root.resolve(file.path());
-      boolean exists = Files.exists(target, LinkOption.NOFOLLOW_LINKS);
-      Path folder = present(target.getParent());
-      boolean reached = Files.isDirectory(folder) && folder.toRealPath().startsWith(real);
-      if (Files.isSymbolicLink(target) || !reached) {
-        throw new JournalProblem(
-            file.path() + " is a link, or is reached by one that leads out of the project.",
-            "Only files of the project itself are changed.",
-            List.of(file.path()));
-      }
-      byte[] now = exists ? Files.readAllBytes(target) : new byte[0];
-      byte[] planned = file.isNew() ? new byte[0] : encode(file.before().orElseThrow(), file);
-      if (exists == file.isNew() || !java.util.Arrays.equals(now, planned)) {
-        throw new JournalProblem(
-            file.path() + " was changed by somebody else since this change was worked out.",
-            "Look at the preview again, then apply.",
-            List.of(file.path()));
-      }
-      requireWritable(exists ? target : folder, file.path());
-    }
-  }
-
-  /** The innermost folder of a path that is there. */
-  private static Path present(Path folder) {
-    return Files.exists(folder, LinkOption.NOFOLLOW_LINKS) ? folder : present(folder.getParent());
-  }
-
-  /** The folders that new files need, outer ones first. */
-  private List<String> missing(Change change) {
-    Set<String> missing = new TreeSet<>();
-    for (ChangedFile file : change.files()) {
-      Path folder = root.resolve(file.path()).getParent();
-      for (Path there = present(folder); !folder.equals(there); folder = folder.getParent()) {
-        missing.add(relative(folder));
-      }
-    }
-    return List.copyOf(missing);
-  }
-
-  private static void requireWritable(Path target, String path) throws IOException {
-    boolean writable = Files.isWritable(target);
-    if (writable && Files.getFileStore(target).supportsFileAttributeView("posix")) {
-      writable = Files.getPosixFilePermissions(target).contains(PosixFilePermission.OWNER_WRITE);
-    }
-    if (!writable) {
+    if (!damaged.isEmpty()) {
       throw new JournalProblem(
-          path + " may not be written to.", "Make it writable first.", List.of(path));
+          "Step %d cannot be taken back: what was saved of %s in %s is damaged or missing."
+              .formatted(
+                  step.number(),
+                  Listed.of(damaged),
+                  folders.relative(folders.of(step).resolve(StepFolders.BEFORE))),
+          "Take it from version control. pare undo --forget lets go of the step, and leaves all"
+              + " files as they are.",
+          damaged);
     }
-  }
-
-  private static byte[] encode(paredown.text.SourceText text, ChangedFile file)
-      throws CharacterCodingException {
-    return text.encode(file.before().orElseThrow().text());
-  }
-
-  private static byte[] after(ChangedFile file) {
-    try {
-      return file.after().encode(file.after().text());
-    } catch (CharacterCodingException e) {
+    List<String> left = putBack(step);
+    if (!left.isEmpty()) {
       throw new JournalProblem(
-          file.path() + " would hold characters that " + file.after().charset() + " has not.",
-          "Choose names within that encoding.",
-          List.of(file.path()));
+          "Step %d was taken back but for %s.".formatted(step.number(), Listed.of(left)),
+          "It was edited at the same moment; look at it.",
+          left);
     }
   }
 
-  private Step intend(Change change, String command) throws IOException {
-    new Workspace(root).create();
-    disk.makeFolder(steps);
-    int number = steps().stream().mapToInt(Step::number).max().orElse(0) + 1;
-    Path part = steps.resolve("part");
-    deleteAll(part);
-    List<Step.Entry> entries = new ArrayList<>();
-    disk.makeFolder(part.resolve("before"));
-    disk.makeFolder(part.resolve("after"));
-    for (int i = 0; i < change.files().size(); i++) {
-      ChangedFile file = change.files().get(i);
-      byte[] after = after(file);
-      save(part.resolve("after").resolve(String.valueOf(i)), after);
-      String before = "";
-      if (!file.isNew()) {
-        byte[] original = Files.readAllBytes(root.resolve(file.path()));
-        save(part.resolve("before").resolve(String.valueOf(i)), original);
-        before = Fingerprint.of(original);
-      }
-      entries.add(new Step.Entry(file.path(), before, Fingerprint.of(after)));
-    }
-    Step step =
-        new Step(
-            number,
-            change.id(),
-            command,
-            change.summary(),
-            Instant.now().truncatedTo(ChronoUnit.SECONDS),
-            StepState.INTENDED,
-            entries,
-            missing(change));
-    save(part.resolve(StepFile.INTENT), StepFile.intent(step));
-    save(part.resolve(StepFile.STATE), state(StepState.INTENDED));
-    disk.sync(part.resolve("before"));
-    disk.sync(part.resolve("after"));
-    disk.sync(part);
-    disk.rename(part, folder(step));
-    disk.sync(steps);
-    return step;
-  }
-
-  private void save(Path file, byte[] content) throws IOException {
-    disk.write(file, content);
-    disk.sync(file);
-  }
-
-  /** Puts a saved content in the place of a file, with the permissions that the file has. */
-  private void replace(Step step, int i, String saved) throws IOException {
-    Path target = root.resolve(step.files().get(i).path());
-    Path folder = folder(step);
-    Path next = folder.resolve("next");
-    disk.write(next, Files.readAllBytes(folder.resolve(saved).resolve(String.valueOf(i))));
-    permissions(target, next);
-    disk.sync(next);
-    disk.rename(next, target);
+  /** Puts a saved content in the place of a file, with the rights that the file has. */
+  private void replace(Path saved, Path target) throws IOException {
+    disk.like(target, saved);
+    disk.sync(saved);
+    disk.rename(saved, target);
     disk.sync(target.getParent());
   }
 
-  private static void permissions(Path like, Path file) throws IOException {
-    if (Files.getFileStore(file).supportsFileAttributeView("posix") && Files.exists(like)) {
-      Set<PosixFilePermission> permissions = Files.getPosixFilePermissions(like);
-      Files.setAttribute(
-          file, "posix:permissions", PosixFilePermissions.asFileAttribute(permissions).value());
-    }
-  }
-
   private Step enter(Step step, StepState state) throws IOException {
-    Path folder = folder(step);
+    Path folder = folders.of(step);
     Path next = folder.resolve("state.next");
-    save(next, state(state));
+    disk.write(next, folders.state(step, state));
+    disk.sync(next);
     disk.rename(next, folder.resolve(StepFile.STATE));
     disk.sync(folder);
     return step.in(state);
   }
 
-  private static byte[] state(StepState state) {
-    return (state.name() + "\n").getBytes(StandardCharsets.UTF_8);
-  }
-
-  private Path folder(Step step) {
-    return steps.resolve("%04d".formatted(step.number()));
-  }
-
-  private String original(Step step, int i) {
-    return relative(folder(step).resolve("before").resolve(String.valueOf(i)));
-  }
-
-  private String relative(Path path) {
-    return root.relativize(path).toString().replace('\\', '/');
-  }
-
   /** The fingerprint of a file; empty where there is none. */
   private static String fingerprint(Path file) {
     try {
-      return Files.exists(file) ? Fingerprint.of(Files.readAllBytes(file)) : "";
+      return Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)
+          ? Fingerprint.of(Files.readAllBytes(file))
+          : "";
     } catch (IOException e) {
       throw new UncheckedIOException(e);
-    }
-  }
-
-  private void deleteAll(Path folder) throws IOException {
-    if (!Files.exists(folder)) {
-      return;
-    }
-    try (Stream<Path> entries = Files.walk(folder)) {
-      for (Path entry : entries.sorted(Comparator.reverseOrder()).toList()) {
-        disk.delete(entry);
-      }
     }
   }
 }

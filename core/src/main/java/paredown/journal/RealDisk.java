@@ -2,22 +2,29 @@ package paredown.journal;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFileAttributes;
 
-/** The disk of the machine. */
+/** The disk of the machine. No link is followed. */
 class RealDisk implements Disk {
 
   @Override
   public void makeFolder(Path folder) throws IOException {
-    Files.createDirectories(folder);
+    if (!Files.isDirectory(folder, LinkOption.NOFOLLOW_LINKS)) {
+      Files.createDirectory(folder);
+    }
   }
 
   @Override
   public void write(Path file, byte[] content) throws IOException {
-    Files.write(file, content);
+    Files.deleteIfExists(file);
+    Files.write(file, content, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
   }
 
   @Override
@@ -34,8 +41,40 @@ class RealDisk implements Disk {
   }
 
   @Override
+  public void like(Path file, Path next) throws IOException {
+    PosixFileAttributeView old = view(file);
+    if (old == null || !Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
+      return;
+    }
+    PosixFileAttributes wanted = old.readAttributes();
+    PosixFileAttributeView view = view(next);
+    PosixFileAttributes has = view.readAttributes();
+    if (!has.group().equals(wanted.group())) {
+      view.setGroup(wanted.group());
+    }
+    if (!has.owner().equals(wanted.owner())) {
+      view.setOwner(wanted.owner());
+    }
+    view.setPermissions(wanted.permissions());
+  }
+
+  private static PosixFileAttributeView view(Path file) {
+    return Files.getFileAttributeView(
+        file, PosixFileAttributeView.class, LinkOption.NOFOLLOW_LINKS);
+  }
+
+  @Override
   public void rename(Path from, Path to) throws IOException {
-    Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    try {
+      Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    } catch (AtomicMoveNotSupportedException onAnotherMount) {
+      Path beside = to.resolveSibling("." + to.getFileName() + ".pare");
+      write(beside, Files.readAllBytes(from));
+      like(from, beside);
+      sync(beside);
+      Files.move(beside, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+      Files.delete(from);
+    }
   }
 
   @Override

@@ -4,12 +4,11 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
+import java.util.stream.Collectors;
 
 /** How a step is kept in its folder: its intent in one file, its state in another. */
 final class StepFile {
@@ -41,12 +40,19 @@ final class StepFile {
     } catch (IOException e) {
       throw new IllegalStateException("a string can always be written to", e);
     }
-    return text.toString().getBytes(StandardCharsets.UTF_8);
+    // In one order and without the time at the top, the same step is the same text, on every JDK.
+    return text.toString()
+        .lines()
+        .filter(line -> !line.startsWith("#"))
+        .sorted()
+        .collect(Collectors.joining("\n", "", "\n"))
+        .getBytes(StandardCharsets.UTF_8);
   }
 
-  static Step read(Path folder) throws IOException {
+  /** Reads an intent; whoever calls has made sure that it is one of ours. */
+  static Step read(int number, StepState state, byte[] intent) throws IOException {
     Properties properties = new Properties();
-    properties.load(new StringReader(Files.readString(folder.resolve(INTENT))));
+    properties.load(new StringReader(new String(intent, StandardCharsets.UTF_8)));
     List<Step.Entry> files = new ArrayList<>();
     int count = Integer.parseInt(properties.getProperty("files"));
     for (int i = 0; i < count; i++) {
@@ -62,12 +68,12 @@ final class StepFile {
       folders.add(properties.getProperty("folder." + i));
     }
     return new Step(
-        Integer.parseInt(folder.getFileName().toString()),
+        number,
         properties.getProperty("change"),
         properties.getProperty("command"),
         properties.getProperty("summary"),
         Instant.parse(properties.getProperty("when")),
-        StepState.valueOf(Files.readString(folder.resolve(STATE)).strip()),
+        state,
         files,
         folders);
   }

@@ -11,7 +11,9 @@ public enum StepState {
   /** It is being taken back. */
   RETURNING,
   /** Taken back: every file is as it was before. */
-  UNDONE;
+  UNDONE,
+  /** Neither kept nor taken back: its files stay as they are. */
+  FORGOTTEN;
 
   /** Whether the step was cut off, so that its files have to be put back. */
   public boolean isOpen() {

@@ -37,7 +37,7 @@ public final class OtherFiles {
             (file, size) -> {
               String ending = file.getFileName().toString().replaceAll(".*\\.", "");
               boolean code = CODE.contains(ending);
-              if ((code || DATA.contains(ending)) && size <= LARGEST) {
+              if ((code || DATA.contains(ending)) && size <= LARGEST && Files.isReadable(file)) {
                 files.add(new Text(project.relative(file), text(file), code));
               }
             });

@@ -122,6 +122,9 @@ public final class Program {
         new ArrayList<>(
             List.of(
                 "-proc:none",
+                // Otherwise the compiler starts plug-ins that it finds on the project's class path.
+                "-processorpath",
+                "",
                 "-implicit:none",
                 "-nowarn",
                 "-Xlint:none",

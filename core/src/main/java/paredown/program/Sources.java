@@ -27,11 +27,14 @@ public final class Sources {
   private final Map<String, Skeleton> skeletons = new ConcurrentHashMap<>();
   private final Map<String, List<String>> packages = new HashMap<>();
   private final Set<String> garbled = ConcurrentHashMap.newKeySet();
+  private final List<String> passedOver;
   private OtherFiles others;
 
   public Sources(Project project) {
     this.project = project;
-    for (SourceFile file : SourceFiles.of(project)) {
+    SourceFiles found = SourceFiles.of(project);
+    passedOver = found.passedOver();
+    for (SourceFile file : found.files()) {
       files.put(file.path(), file);
       packages.computeIfAbsent(file.folder(), each -> new ArrayList<>()).add(file.path());
     }
@@ -48,6 +51,11 @@ public final class Sources {
   /** The paths of all files of one kind, in order. */
   public List<String> paths(SourceFile.Kind kind) {
     return files.values().stream().filter(SourceFiles.are(kind)).map(SourceFile::path).toList();
+  }
+
+  /** Paths of what looks like a source and is none that could be read. */
+  public List<String> passedOver() {
+    return passedOver;
   }
 
   public Optional<SourceFile> file(String path) {

@@ -1,12 +1,11 @@
 package paredown.project;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.Charset;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 
 /**
@@ -35,26 +34,33 @@ public record Command(List<String> words, Path directory) {
    * @throws IOException where it cannot be started
    */
   public Outcome run(Duration limit) throws IOException, InterruptedException {
-    Process process =
-        new ProcessBuilder(words)
-            .directory(directory.toFile())
-            .redirectErrorStream(true)
-            .redirectInput(ProcessBuilder.Redirect.from(nothing()))
-            .start();
-    try (AtExit atExit = AtExit.run(() -> end(process))) {
-      return outcome(process, limit);
+    // A file, and no pipe: what a command leaves running in the background may keep it open.
+    Path printed = Files.createTempFile("pare-output", ".txt");
+    try {
+      Process process =
+          new ProcessBuilder(words)
+              .directory(directory.toFile())
+              .redirectErrorStream(true)
+              .redirectOutput(printed.toFile())
+              .redirectInput(ProcessBuilder.Redirect.from(nothing()))
+              .start();
+      try (AtExit atExit = AtExit.run(() -> end(process))) {
+        int exit = exit(process, limit);
+        return new Outcome(exit, text(printed));
+      }
+    } finally {
+      Files.deleteIfExists(printed);
     }
   }
 
-  private static Outcome outcome(Process process, Duration limit) throws InterruptedException {
+  private static int exit(Process process, Duration limit) throws InterruptedException {
     try {
-      CompletableFuture<String> output =
-          CompletableFuture.supplyAsync(() -> text(process.getInputStream()));
       if (!process.waitFor(limit.toMillis(), TimeUnit.MILLISECONDS)) {
         end(process);
-        return new Outcome(-1, output.join());
+        process.waitFor();
+        return -1;
       }
-      return new Outcome(process.exitValue(), output.join());
+      return process.exitValue();
     } catch (InterruptedException e) {
       end(process);
       throw e;
@@ -66,12 +72,8 @@ public record Command(List<String> words, Path directory) {
     return new java.io.File(windows ? "NUL" : "/dev/null");
   }
 
-  private static String text(InputStream stream) {
-    try (stream) {
-      return new String(stream.readAllBytes(), Charset.defaultCharset());
-    } catch (IOException closed) {
-      return "";
-    }
+  private static String text(Path printed) throws IOException {
+    return new String(Files.readAllBytes(printed), Charset.defaultCharset());
   }
 
   private static void end(Process process) {

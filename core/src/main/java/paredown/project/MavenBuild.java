@@ -38,6 +38,11 @@ final class MavenBuild {
   }
 
   private MavenAnswer ask() {
+    progress.said(
+        "Asking the build of this project for its class path: this runs "
+            + MavenCommand.program(root)
+            + (Files.isDirectory(root.resolve(".mvn")) ? ", with what .mvn sets" : "")
+            + " (--without-build goes without).");
     progress.doing("asking Maven for the class path");
     try {
       Path pom = Files.createTempFile("pare", ".xml");

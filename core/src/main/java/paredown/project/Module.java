@@ -32,6 +32,15 @@ public record Module(
     classPath = List.copyOf(classPath);
   }
 
+  /** The source roots of one kind of source. */
+  List<Path> roots(SourceFile.Kind kind) {
+    return switch (kind) {
+      case MAIN -> mainRoots;
+      case TEST -> testRoots;
+      case GENERATED -> generatedRoots;
+    };
+  }
+
   /**
    * The Java release whose language its sources are written in: the running JDK's where none is
    * named.

@@ -11,7 +11,19 @@ import java.util.stream.Stream;
 final class PlainFolders {
   private PlainFolders() {}
 
+  /** The folder as one module, or as one for each folder of it that a Maven build would read. */
   static List<Module> modules(Path root) {
+    List<Module> modules =
+        BuildCache.buildFiles(root).stream()
+            .filter(file -> file.startsWith(root) && file.endsWith("pom.xml"))
+            .map(Path::getParent)
+            .filter(folder -> Files.isDirectory(folder.resolve("src")))
+            .map(PlainFolders::module)
+            .toList();
+    return modules.isEmpty() ? List.of(module(root)) : modules;
+  }
+
+  static Module module(Path root) {
     Path standardMain = root.resolve("src/main/java");
     Path standardTest = root.resolve("src/test/java");
     boolean standard = Files.isDirectory(standardMain);
@@ -24,16 +36,15 @@ final class PlainFolders {
     if (main.isEmpty() && test.isEmpty()) {
       main = List.of(root);
     }
-    return List.of(
-        new Module(
-            root.getFileName() == null ? "project" : root.getFileName().toString(),
-            root,
-            main,
-            test,
-            List.of(),
-            archives(root.resolve("lib")),
-            0,
-            StandardCharsets.UTF_8));
+    return new Module(
+        root.getFileName() == null ? "project" : root.getFileName().toString(),
+        root,
+        main,
+        test,
+        List.of(),
+        archives(root.resolve("lib")),
+        0,
+        StandardCharsets.UTF_8);
   }
 
   private static List<Path> existing(Path folder) {

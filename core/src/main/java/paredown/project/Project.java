@@ -22,15 +22,21 @@ public record Project(Path root, BuildTool tool, List<Module> modules, Settings 
    * @throws ProjectUnreadable where there is none, or its build cannot be understood
    */
   public static Project at(Path start, Progress progress) {
-    if (!Files.isDirectory(start)) {
-      throw new ProjectUnreadable(
-          "There is no folder " + start + ".", "Name the project's folder with --project.");
-    }
-    Path root = ProjectRoot.of(start);
+    return at(start, progress, true);
+  }
+
+  /**
+   * The same, where its build need not be asked.
+   *
+   * @param build whether the build may be asked for its modules and class path, which runs it;
+   *     without it they are taken from the folders and from the settings
+   */
+  public static Project at(Path start, Progress progress, boolean build) {
+    Path root = root(start);
     Settings settings = Settings.read(root);
     boolean maven = Files.isRegularFile(root.resolve("pom.xml"));
     List<Module> modules =
-        maven ? new MavenBuild(root, progress).modules() : PlainFolders.modules(root);
+        maven && build ? new MavenBuild(root, progress).modules() : PlainFolders.modules(root);
     Project project =
         new Project(
             root,
@@ -39,6 +45,21 @@ public record Project(Path root, BuildTool tool, List<Module> modules, Settings 
             settings);
     project.requireReleases();
     return project;
+  }
+
+  /** A project of which only its folder matters: neither build nor settings are read. */
+  public static Project folder(Path start) {
+    Path root = root(start);
+    return new Project(
+        root, BuildTool.FOLDERS, List.of(PlainFolders.module(root)), Settings.none());
+  }
+
+  private static Path root(Path start) {
+    if (!Files.isDirectory(start)) {
+      throw new ProjectUnreadable(
+          "There is no folder " + start + ".", "Name the project's folder with --project.");
+    }
+    return ProjectRoot.of(start);
   }
 
   /** A path of the project as it is shown and stored: relative to the root, forward slashes. */

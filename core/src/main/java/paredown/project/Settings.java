@@ -1,17 +1,20 @@
 package paredown.project;
 
 import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.UnsupportedCharsetException;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.PathMatcher;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.PatternSyntaxException;
 
 /**
  * The settings are what the user wrote in {@code pare.yaml}; every key is optional.
@@ -67,8 +70,13 @@ public record Settings(
     if (!Files.exists(file)) {
       return none();
     }
+    if (!Files.isRegularFile(file)) {
+      throw new ProjectUnreadable(FILE + " is no file.", "Write your settings into a file.");
+    }
     try {
       return of(SettingsFile.parse(Files.readString(file)));
+    } catch (CharacterCodingException e) {
+      throw new ProjectUnreadable(FILE + " is not written in UTF-8.", "Save it as UTF-8.", e);
     } catch (IOException e) {
       throw new ProjectUnreadable(FILE + " cannot be read.", "Check its permissions.", e);
     }
@@ -81,10 +89,10 @@ public record Settings(
         file.texts("class-path"),
         file.number("release"),
         file.text("encoding").map(name -> charset(file, name)),
-        file.text("test-command"),
+        file.text("test-command").map(text -> command(file, text)),
         file.texts("test-reports"),
         file.text("test-timeout").map(text -> duration(file, text)).orElse(DEFAULT_TEST_TIMEOUT),
-        file.texts("exclude"),
+        globs(file, file.texts("exclude")),
         file.number("history").orElse(DEFAULT_HISTORY),
         file.numbers("limits"),
         file.text());
@@ -102,9 +110,34 @@ public record Settings(
     return Duration.parse("PT" + text);
   }
 
+  private static String command(SettingsFile file, String text) {
+    if (text.isBlank()) {
+      throw file.wrong(
+          "test-command", "no command is given", "Write test-command: make test, for example.");
+    }
+    return text;
+  }
+
+  private static List<String> globs(SettingsFile file, List<String> patterns) {
+    for (String pattern : patterns) {
+      try {
+        FileSystems.getDefault().getPathMatcher("glob:" + pattern);
+      } catch (PatternSyntaxException e) {
+        throw file.wrong(
+            "exclude", pattern + " is no pattern", "Write \"**/generated/**\", for example.");
+      }
+    }
+    return patterns;
+  }
+
   private static Charset charset(SettingsFile file, String name) {
     try {
-      return Charset.forName(name);
+      Charset charset = Charset.forName(name);
+      if (!charset.canEncode()) {
+        throw file.wrong(
+            "encoding", "nothing can be written in " + name, "Use UTF-8, for example.");
+      }
+      return charset;
     } catch (IllegalCharsetNameException | UnsupportedCharsetException unknown) {
       throw file.wrong("encoding", "there is no encoding " + name, "Use UTF-8, for example.");
     }
@@ -147,8 +180,14 @@ public record Settings(
   }
 
   private static Path existing(Path root, String name) {
-    Path path = root.resolve(name).normalize();
-    if (!Files.exists(path)) {
+    Path path;
+    try {
+      path = root.resolve(name).normalize();
+    } catch (InvalidPathException e) {
+      throw new ProjectUnreadable(
+          FILE + " names a path that no file can have.", "Correct the path.", e);
+    }
+    if (!Files.isRegularFile(path) && !Files.isDirectory(path)) {
       throw new ProjectUnreadable(
           FILE + " names " + name + ", which is not there.",
           "Correct the path; it is relative to the folder of " + FILE + ".");

@@ -58,8 +58,8 @@ record SettingsFile(Map<String, Object> values, String text) {
       String line = e.getProblemMark().map(mark -> ":" + (mark.getLine() + 1)).orElse("");
       throw new ProjectUnreadable(
           Settings.FILE + line + " is no YAML: " + e.getProblem() + ".", "Mend that line.", e);
-    } catch (YamlEngineException e) {
-      throw new ProjectUnreadable(Settings.FILE + " is no YAML.", "Mend it.", e);
+    } catch (YamlEngineException | StackOverflowError e) {
+      throw new ProjectUnreadable(Settings.FILE + " is no YAML that pare reads.", "Mend it.", e);
     }
   }
 

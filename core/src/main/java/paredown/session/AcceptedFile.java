@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -16,6 +17,7 @@ import org.snakeyaml.engine.v2.api.Load;
 import org.snakeyaml.engine.v2.api.LoadSettings;
 import org.snakeyaml.engine.v2.common.FlowStyle;
 import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
+import paredown.MachineProblem;
 import paredown.project.ProjectUnreadable;
 
 /** The file of accepted findings, in the project's root; it is meant to be committed. */
@@ -41,6 +43,9 @@ final class AcceptedFile {
       return List.of();
     }
     try {
+      if (!Files.isRegularFile(file)) {
+        throw new IOException(NAME + " is no file");
+      }
       Object loaded =
           new Load(LoadSettings.builder().setLabel(NAME).build())
               .loadFromString(Files.readString(file));
@@ -51,7 +56,10 @@ final class AcceptedFile {
         }
       }
       return found;
-    } catch (IOException | YamlEngineException | ClassCastException unreadable) {
+    } catch (IOException
+        | YamlEngineException
+        | ClassCastException
+        | StackOverflowError unreadable) {
       throw new ProjectUnreadable(
           NAME + " cannot be read.",
           "Mend it, or take it back from version control; pare accept writes it.",
@@ -87,11 +95,14 @@ final class AcceptedFile {
               + new Dump(DumpSettings.builder().setDefaultFlowStyle(FlowStyle.BLOCK).build())
                   .dumpToString(Map.of("accepted", list));
       Path part = file.resolveSibling(NAME + ".part");
-      Files.writeString(part, text);
+      Files.deleteIfExists(part);
+      Files.writeString(part, text, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
       Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
     } catch (IOException e) {
-      throw new ProjectUnreadable(
-          NAME + " cannot be written.", "Check the permissions of the project's folder.", e);
+      throw new MachineProblem(
+          NAME + " cannot be written: " + MachineProblem.reason(e) + ".",
+          "Check the permissions of the project's folder.",
+          e);
     }
   }
 

@@ -41,8 +41,7 @@ final class Applying {
     try (Lock lock = Lock.take(project.root())) {
       requireNothingOpen();
       ProjectTests tests = new ProjectTests(project, progress);
-      TestRun before = baseline(tests);
-      requireTests(before, options);
+      TestRun before = tested(baseline(tests), options, tests.command());
       OpenStep open = new OpenStep(journal);
       try (AtExit atExit = AtExit.run(() -> interrupted(open))) {
         return applyLocked(preview, options, tests, before, open, begin);
@@ -81,7 +80,7 @@ final class Applying {
       Step kept = open.keep();
       outcome.ifPresent(each -> TestBaseline.now(project).write(each.after()));
       return new Applied(kept, true, outcome, List.of(), took);
-    } catch (RuntimeException | InterruptedException e) {
+    } catch (RuntimeException | InterruptedException | Error e) {
       open.end();
       throw e;
     }
@@ -123,12 +122,21 @@ final class Applying {
     }
   }
 
-  private static void requireTests(TestRun before, ApplyOptions options) {
+  /** The tests that a change is held against; none where they tell nothing and that is accepted. */
+  private static TestRun tested(TestRun before, ApplyOptions options, String command) {
     if (before.isEmpty() && !options.untested()) {
       throw new GateStopped(
           "This project has no tests, so that nothing would notice a mistake; nothing was written.",
           "Add --untested to apply it all the same.");
     }
+    if (before.isOnlyRed() && !options.untested()) {
+      throw new GateStopped(
+          "The test command %s fails before the change already (%s) and names no tests, so that nothing would notice a mistake; nothing was written."
+              .formatted(command, before.failures().get(0).message()),
+          "Mend the command, let it leave JUnit reports and name their folder with test-reports:, or"
+              + " add --untested.");
+    }
+    return before.isOnlyRed() ? new TestRun(List.of()) : before;
   }
 
   /** All tests as they are now; the last run where nothing changed since. */

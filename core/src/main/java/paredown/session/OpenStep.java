@@ -1,6 +1,7 @@
 package paredown.session;
 
 import java.util.Optional;
+import paredown.MachineProblem;
 import paredown.edit.Change;
 import paredown.journal.Journal;
 import paredown.journal.Step;
@@ -21,7 +22,13 @@ final class OpenStep {
 
   /** Writes a change; the step is open from here on. */
   synchronized void write(Change change, String command) {
-    step = journal.write(change, command);
+    step = journal.intend(change, command);
+    try {
+      step = journal.bring(step);
+    } catch (MachineProblem putBackAlready) {
+      step = null;
+      throw putBackAlready;
+    }
   }
 
   /**

@@ -31,6 +31,8 @@ import paredown.program.Sources;
 import paredown.project.Nearest;
 import paredown.project.Progress;
 import paredown.project.Project;
+import paredown.project.ProjectUnreadable;
+import paredown.project.Settings;
 import paredown.project.SourceFile;
 import paredown.refactor.Refactoring;
 import paredown.remedy.Candidate;
@@ -47,15 +49,14 @@ import paredown.text.SourceText;
 public final class Session {
   private final Project project;
   private final Progress progress;
-  private final Sources sources;
   private final Journal journal;
+  private Sources sources;
   private SourceIndex index;
   private int commits;
 
   private Session(Project project, Progress progress) {
     this.project = project;
     this.progress = progress;
-    this.sources = new Sources(project);
     this.journal = Journal.of(project);
     this.commits = project.settings().history();
   }
@@ -76,6 +77,23 @@ public final class Session {
     return new Session(Project.at(start, progress), progress);
   }
 
+  /** The same, but its build is not asked for the class path: no code of the project is run. */
+  public static Session withoutBuild(Path start, Progress progress) {
+    return new Session(Project.at(start, progress, false), progress);
+  }
+
+  /** What was applied in a project's folder; neither its build nor its sources are looked at. */
+  public static Session ofSteps(Path start, Progress progress) {
+    return new Session(Project.folder(start), progress);
+  }
+
+  private Sources sources() {
+    if (sources == null) {
+      sources = new Sources(project);
+    }
+    return sources;
+  }
+
   public Project project() {
     return project;
   }
@@ -83,16 +101,21 @@ public final class Session {
   /** Finds what is worth a look in the project's main sources. */
   public Survey survey() {
     long begin = System.nanoTime();
-    List<String> main = sources.paths(SourceFile.Kind.MAIN);
+    List<String> main = sources().paths(SourceFile.Kind.MAIN);
     if (main.isEmpty()) {
-      main = sources.paths(SourceFile.Kind.TEST);
+      main = sources().paths(SourceFile.Kind.TEST);
+    }
+    if (main.isEmpty()) {
+      throw new ProjectUnreadable(
+          "No Java source is left to look at.",
+          "exclude: in " + Settings.FILE + " leaves all of them out, or the build generates them.");
     }
     progress.doing("reading " + main.size() + " files");
     Limits limits = Limits.of(project.settings());
     AtomicInteger read = new AtomicInteger();
     CompletableFuture<History> history =
         CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits, read));
-    FactsReader.Reading reading = FactsReader.read(sources, main);
+    FactsReader.Reading reading = FactsReader.read(sources(), main);
     Facts facts = reading.facts().beside(this::isInTests);
     progress.doing("looking at the history");
     progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
@@ -116,14 +139,15 @@ public final class Session {
         candidates,
         grounds,
         missing,
-        main.stream().filter(sources::isGarbled).toList(),
+        main.stream().filter(sources()::isGarbled).toList(),
+        sources().passedOver(),
         (System.nanoTime() - begin) / 1_000_000);
   }
 
   /** Whether the test sources, which a survey does not read otherwise, hold an identifier. */
   private boolean isInTests(String word) {
-    return sources.paths(SourceFile.Kind.TEST).stream()
-        .map(sources::text)
+    return sources().paths(SourceFile.Kind.TEST).stream()
+        .map(sources()::text)
         .anyMatch(
             source ->
                 source.text().contains(word)
@@ -145,13 +169,13 @@ public final class Session {
   public Explanation explain(Survey survey, Finding finding) {
     progress.doing("planning remedies of " + finding.id());
     Remedies remedies =
-        Remedies.plan(survey.candidates().get(finding.id()), survey.facts(), sources, index());
-    return Explanation.of(finding, survey.facts(), sources, remedies);
+        Remedies.plan(survey.candidates().get(finding.id()), survey.facts(), sources(), index());
+    return Explanation.of(finding, survey.facts(), sources(), remedies);
   }
 
   /** Some lines of a file, as they stand there. */
   public List<String> lines(String file, int first, int last) {
-    SourceText source = sources.text(file);
+    SourceText source = sources().text(file);
     return IntStream.rangeClosed(first, last).mapToObj(source::lineText).toList();
   }
 
@@ -199,15 +223,15 @@ public final class Session {
     progress.doing("planning, and checking that every name still means the same");
     Remedy remedy =
         name.isEmpty()
-            ? Remedies.planProposed(candidate, survey.facts(), sources, index())
-            : Remedies.plan(candidate.named(name.get()), survey.facts(), sources, index());
+            ? Remedies.planProposed(candidate, survey.facts(), sources(), index())
+            : Remedies.plan(candidate.named(name.get()), survey.facts(), sources(), index());
     return new Preview(remedy.refactoring(), remedy.change(), remedy.verdict());
   }
 
   /** Plans a refactoring and lets the first two gates judge it; nothing is written. */
   public Preview preview(Refactoring refactoring) {
     progress.doing("planning");
-    Refactoring.Planned planned = refactoring.plan(sources, index());
+    Refactoring.Planned planned = refactoring.plan(sources(), index());
     progress.doing("checking that every name still means the same");
     Verdict verdict = Gates.check(planned.program(), planned.change());
     return new Preview(refactoring, planned.change(), verdict);
@@ -226,6 +250,12 @@ public final class Session {
    */
   public Finding accept(String id, String because) {
     Finding finding = finding(survey(), id);
+    try (Lock lock = Lock.take(project.root())) {
+      return accept(finding, because);
+    }
+  }
+
+  private Finding accept(Finding finding, String because) {
     Map<String, Integer> figures = new TreeMap<>();
     finding.evidence().figures().forEach(figure -> figures.put(figure.name(), figure.value()));
     List<Accepted> all = new ArrayList<>(accepted());
@@ -238,6 +268,12 @@ public final class Session {
 
   /** Lets an accepted finding come back. */
   public Accepted withdraw(String id) {
+    try (Lock lock = Lock.take(project.root())) {
+      return withdrawLocked(id);
+    }
+  }
+
+  private Accepted withdrawLocked(String id) {
     List<Accepted> all = new ArrayList<>(accepted());
     List<Accepted> meant = all.stream().filter(each -> each.id().startsWith(id)).toList();
     if (meant.size() != 1) {
@@ -254,7 +290,7 @@ public final class Session {
 
   private SourceIndex index() {
     if (index == null) {
-      index = new SourceIndex(sources);
+      index = new SourceIndex(sources());
     }
     return index;
   }
@@ -266,6 +302,26 @@ public final class Session {
 
   public List<Step> steps() {
     return journal.steps();
+  }
+
+  /** What is in the journal's place and is not believed, since it was written elsewhere. */
+  public List<String> strangers() {
+    return journal.strangers();
+  }
+
+  /** Whether another program is changing this project just now. */
+  public boolean isBusy() {
+    return Lock.isHeld(project.root());
+  }
+
+  /**
+   * Lets go of the last step that is open or kept, without touching its files; empty where there is
+   * none.
+   */
+  public Optional<Step> forget() {
+    try (Lock lock = Lock.take(project.root())) {
+      return journal.open().or(journal::last).map(journal::forget);
+    }
   }
 
   /** Puts back a step that was cut off; empty where there is none. */

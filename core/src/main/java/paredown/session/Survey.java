@@ -19,6 +19,7 @@ import paredown.smell.Grounds;
  * @param grounds what the findings rest on
  * @param missing an error that stands for the names that could not be resolved
  * @param garbled files that are no text in the project's encoding
+ * @param passedOver what looks like a source and is no file that could be read
  * @param millis how long it took
  */
 public record Survey(
@@ -30,6 +31,7 @@ public record Survey(
     Grounds grounds,
     Optional<CompileError> missing,
     List<String> garbled,
+    List<String> passedOver,
     long millis) {
 
   public Survey {
@@ -49,6 +51,7 @@ public record Survey(
         grounds,
         missing,
         garbled,
+        passedOver,
         millis);
   }
 }

@@ -80,6 +80,11 @@ class CrashTest {
     }
 
     @Override
+    public void like(Path file, Path next) throws IOException {
+      count(() -> disk.like(file, next));
+    }
+
+    @Override
     public void rename(Path from, Path to) throws IOException {
       count(() -> disk.rename(from, to));
     }

@@ -26,7 +26,7 @@ class ProjectTest {
   }
 
   private List<String> sources(SourceFile.Kind kind) {
-    return SourceFiles.of(project()).stream()
+    return SourceFiles.of(project()).files().stream()
         .filter(SourceFiles.are(kind))
         .map(SourceFile::path)
         .toList();

@@ -22,6 +22,7 @@ import paredown.journal.Step;
 import paredown.journal.StepState;
 
 class OpenStepTest {
+  private static final Step INTENDED = step(StepState.INTENDED);
   private static final Step WRITTEN = step(StepState.WRITTEN);
   private static final Step KEPT = step(StepState.VERIFIED);
 
@@ -34,7 +35,8 @@ class OpenStepTest {
 
   @BeforeEach
   void write() {
-    when(journal.write(any(), any())).thenReturn(WRITTEN);
+    when(journal.intend(any(), any())).thenReturn(INTENDED);
+    when(journal.bring(INTENDED)).thenReturn(WRITTEN);
     when(journal.verify(WRITTEN)).thenReturn(KEPT);
   }
 
@@ -82,7 +84,7 @@ class OpenStepTest {
   @Test
   void theEndOfTheProgramPutsBackWhatWasBeingWritten() throws Exception {
     FutureTask<Optional<PutBack>> end = new FutureTask<>(open::end);
-    when(journal.write(any(), any()))
+    when(journal.bring(INTENDED))
         .then(
             call -> {
               meanwhile(end);
