@@ -25,13 +25,13 @@ import paredown.UnusableRequest;
 import paredown.edit.ChangedFile;
 import paredown.facts.Facts;
 import paredown.facts.FactsReader;
-import paredown.gate.Gates;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.project.SourceFile;
+import paredown.refactor.Judged;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -63,7 +63,7 @@ public final class Sweep {
     this.notes = notes;
     this.every = every;
     this.sources = new Sources(Project.at(library, Progress.silent()));
-    this.index = new SourceIndex(sources);
+    this.index = sources.index();
     this.disk = new DiskTrial(library, notes.resolve("disk"));
   }
 
@@ -140,12 +140,12 @@ public final class Sweep {
       if (site.id().equals(id)) {
         System.out.println(site.operation().command());
         try {
-          Refactoring.Planned plan = site.operation().plan(sources, index);
+          Judged plan = Judged.of(site.operation(), sources, index);
           for (ChangedFile file : plan.change().files()) {
             System.out.println("--- " + file.path());
             System.out.println(file.after().text());
           }
-          System.out.println(Gates.check(plan.program(), plan.change()));
+          System.out.println(plan.verdict());
         } catch (Refused refused) {
           System.out.println("Refused: " + refused.getMessage() + " " + refused.places());
         }
@@ -178,10 +178,10 @@ public final class Sweep {
 
   private String attempt(Site site, Refactoring operation, Map<String, String> note) {
     try {
-      Refactoring.Planned plan = operation.plan(sources, index);
+      Judged plan = Judged.of(operation, sources, index);
       note.put("files", String.valueOf(plan.change().files().size()));
       note.put("command", operation.command());
-      return judged(site, operation, plan, Gates.check(plan.program(), plan.change()));
+      return judged(site, operation, plan, plan.verdict());
     } catch (Refused refused) {
       Optional<Refactoring> instead = sites.instead(operation, refused);
       if (instead.isEmpty()) {
@@ -192,7 +192,7 @@ public final class Sweep {
   }
 
   private String judged(
-      Site site, Refactoring operation, Refactoring.Planned plan, Verdict verdict) {
+      Site site, Refactoring operation, Judged plan, Verdict verdict) {
     if (!verdict.passed()) {
       keep(site, String.join("\n", verdict.errors()) + "\n" + String.join("\n", verdict.breaks()));
       return verdict.errors().isEmpty() ? "FAILED binding" : "FAILED compile";

@@ -83,7 +83,10 @@ final class SurveyMarkdown {
 
   /** Code whose content no reader of Markdown takes for a tag, or for the end of the code. */
   private static String code(String content) {
-    return "<code>" + escaped(content).replace("|", "&#124;").replace("`", "&#96;") + "</code>";
+    boolean plain = content.chars().noneMatch(sign -> "`<>&|".indexOf(sign) >= 0);
+    return plain
+        ? "`" + content + "`"
+        : "<code>" + escaped(content).replace("|", "&#124;").replace("`", "&#96;") + "</code>";
   }
 
   private static String cell(String text) {

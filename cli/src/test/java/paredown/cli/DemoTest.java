@@ -33,8 +33,12 @@ class DemoTest {
     write("pom.xml", "<project><modelVersion>4.0.0</modelVersion><oops>\n");
     write("src/main/java/A.java", "class A { }\n");
     Ran ran = Ran.pare(folder, "survey").exits(5);
-    assertTrue(ran.err().startsWith("Maven cannot read this build: "), ran.err());
-    assertEquals(2, ran.err().lines().count(), ran.err());
+    String[] lines = ran.err().split("\n");
+    assertTrue(lines[0].startsWith("Asking the build of this project for its class path"), lines[0]);
+    assertTrue(lines[0].contains("--without-build"), lines[0]);
+    assertTrue(lines[1].startsWith("Maven cannot read this build: "), ran.err());
+    assertEquals(3, lines.length, ran.err());
+    Ran.pare(folder, "survey", "--without-build").exits(0);
   }
 
   private void write(String path, String text) throws IOException {

@@ -11,6 +11,7 @@ import paredown.text.SourceText;
  * @param runs the stretches that stand as they did before, in order
  * @param written the names in the rest, at their offsets in the new text
  * @param dropped the uses of the old text that are gone
+ * @param regions what was put in the place of what, outer ones before those within
  */
 public record ChangedFile(
     String path,
@@ -18,9 +19,11 @@ public record ChangedFile(
     SourceText after,
     List<Run> runs,
     List<WrittenUse> written,
-    List<Replacement.Dropped> dropped) {
+    List<Replacement.Dropped> dropped,
+    List<Region> regions) {
 
   public ChangedFile {
+    regions = List.copyOf(regions);
     runs = List.copyOf(runs);
     written = List.copyOf(written);
     dropped = List.copyOf(dropped);

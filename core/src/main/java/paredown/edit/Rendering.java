@@ -15,6 +15,7 @@ public final class Rendering {
   private final List<Run> runs = new ArrayList<>();
   private final List<WrittenUse> written = new ArrayList<>();
   private final List<Replacement.Dropped> dropped = new ArrayList<>();
+  private final List<Region> regions = new ArrayList<>();
   private int piece;
 
   private Rendering(Function<String, SourceText> sources) {
@@ -40,7 +41,7 @@ public final class Rendering {
 
   private ChangedFile file(String path, Optional<SourceText> before, SourceText like) {
     SourceText after = new SourceText(path, text.toString(), like.charset());
-    return new ChangedFile(path, before, after, runs, written, dropped);
+    return new ChangedFile(path, before, after, runs, written, dropped, regions);
   }
 
   /** What a stretch of old text is part of. */
@@ -53,12 +54,24 @@ public final class Rendering {
       text.append(names.text());
       names.uses().forEach(use -> written.add(use.shifted(base)));
     } else if (each instanceof Carried range) {
+      int start = text.length();
+      int place = regions.size();
       range(
           new Origin(
               sources.apply(range.file()), Run.Kind.CARRIED, range.indent(), range.self(), piece),
           range.start(),
           range.end(),
           range.inside());
+      regions.add(
+          place,
+          new Region(
+              start,
+              text.length(),
+              range.file(),
+              range.start(),
+              range.end(),
+              Region.Kind.CARRIED,
+              ""));
     } else if (each instanceof Copied range) {
       range(
           new Origin(
@@ -74,7 +87,19 @@ public final class Rendering {
     for (Replacement replacement : sorted(replacements, start, end)) {
       verbatim(origin, at, replacement.start());
       dropped.addAll(replacement.dropped());
+      int begin = text.length();
+      int place = regions.size();
       replacement.pieces().forEach(this::piece);
+      regions.add(
+          place,
+          new Region(
+              begin,
+              text.length(),
+              origin.source().path(),
+              replacement.start(),
+              replacement.end(),
+              Region.Kind.REPLACED,
+              replacement.proof()));
       at = replacement.end();
     }
     verbatim(origin, at, end);

@@ -7,8 +7,16 @@ import paredown.program.Use;
  * A replacement puts pieces where a range of old text was.
  *
  * @param dropped the uses within the range that are gone, each with its reason
+ * @param proof why what it drops, doubles, writes or turns round besides names keeps its meaning;
+ *     empty where it does nothing of that
  */
-public record Replacement(int start, int end, List<Piece> pieces, List<Dropped> dropped) {
+public record Replacement(
+    int start, int end, List<Piece> pieces, List<Dropped> dropped, String proof) {
+
+  /** A replacement that needs no proof: it only says names in another way. */
+  public Replacement(int start, int end, List<Piece> pieces, List<Dropped> dropped) {
+    this(start, end, pieces, dropped, "");
+  }
 
   public Replacement {
     pieces = List.copyOf(pieces);
@@ -20,6 +28,11 @@ public record Replacement(int start, int end, List<Piece> pieces, List<Dropped> 
 
   /** A use that is gone, and why: the declaration it sat in is gone, for example. */
   public record Dropped(Use.Place use, String reason) {}
+
+  /** The same with a proof. */
+  public Replacement proving(String why) {
+    return new Replacement(start, end, pieces, dropped, why);
+  }
 
   public static Replacement of(int start, int end, Piece... pieces) {
     return new Replacement(start, end, List.of(pieces), List.of());

@@ -102,9 +102,15 @@ final class BindingsKept {
     if (moved != null && run != null && run.self() != null && isAskedOfSelf(was, run.self())) {
       return moved;
     }
-    return use.kind() == UseKind.RECEIVER
+    return was.kind() == UseKind.RECEIVER && isOfMovedMember(was, use, run)
         ? provenance.receiver(was.key(), use.file(), run)
         : provenance.image(was.key(), use.file(), run);
+  }
+
+  /** Whether the member that is asked for has moved along, so that another object has it now. */
+  private boolean isOfMovedMember(Use was, Use use, Run run) {
+    Optional<Use> name = before.uses().at(was.file(), was.offset(), UseKind.NAME);
+    return name.isEmpty() || !expected(name.get(), use, run).equals(name.get().key());
   }
 
   /** The type of an instance that moved is another, as its key has told already. */

@@ -1,5 +1,6 @@
 package paredown.gate;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -25,7 +26,13 @@ public final class Gates {
     }
     Program after = Program.attribute(before.sources(), texts);
     List<String> errors = Compiles.newErrors(before, after, change);
-    List<String> breaks = errors.isEmpty() ? BindingsKept.breaks(before, after, change) : List.of();
-    return new Verdict(texts.size(), errors, after.uses().count(), breaks);
+    List<String> dispatch = DispatchKept.breaks(before, after, change);
+    List<String> breaks = new ArrayList<>();
+    if (errors.isEmpty()) {
+      breaks.addAll(BindingsKept.breaks(before, after, change));
+      breaks.addAll(StructureKept.breaks(before, after, change));
+      breaks.addAll(TokensKept.breaks(before, after, change));
+    }
+    return new Verdict(texts.size(), errors, after.uses().count(), breaks, dispatch);
   }
 }

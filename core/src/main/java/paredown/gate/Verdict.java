@@ -8,16 +8,20 @@ import java.util.List;
  * @param files how many files were compiled
  * @param errors errors that were not there before
  * @param names how many uses were compared
- * @param breaks the uses that would mean something else, and those nobody accounted for
+ * @param breaks the uses that would mean something else, those nobody accounted for, and what is
+ *     put together otherwise
+ * @param dispatch what objects would run another method for, though no name tells
  */
-public record Verdict(int files, List<String> errors, int names, List<String> breaks) {
+public record Verdict(
+    int files, List<String> errors, int names, List<String> breaks, List<String> dispatch) {
 
   public Verdict {
     errors = List.copyOf(errors);
     breaks = List.copyOf(breaks);
+    dispatch = List.copyOf(dispatch);
   }
 
   public boolean passed() {
-    return errors.isEmpty() && breaks.isEmpty();
+    return errors.isEmpty() && breaks.isEmpty() && dispatch.isEmpty();
   }
 }

@@ -29,6 +29,7 @@ public final class Sources {
   private final Set<String> garbled = ConcurrentHashMap.newKeySet();
   private final List<String> passedOver;
   private OtherFiles others;
+  private SourceIndex index;
 
   public Sources(Project project) {
     this.project = project;
@@ -93,6 +94,14 @@ public final class Sources {
       others = new OtherFiles(project);
     }
     return others;
+  }
+
+  /** What these files declare and hold, read when it is first asked for. */
+  public synchronized SourceIndex index() {
+    if (index == null) {
+      index = new SourceIndex(this);
+    }
+    return index;
   }
 
   /** Whether the bytes of a file are no text in its encoding, so that it must not be edited. */

@@ -6,6 +6,8 @@ public enum UseKind {
   NAME,
   /** The class whose instance an unqualified member is asked of. */
   RECEIVER,
+  /** The class whose instance is around the object of an inner class that is made. */
+  ENCLOSING,
   /** The constructor that an instance creation calls. */
   CREATION,
   /** The constructor that a class calls without saying so. */

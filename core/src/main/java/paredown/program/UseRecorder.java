@@ -25,6 +25,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
@@ -154,6 +155,9 @@ final class UseRecorder extends TreePathScanner<Void, Void> {
       int length = creates ? "new".length() : tree.getName().length();
       Element element = trees.getElement(getCurrentPath());
       add(end(tree) - length, UseKind.NAME, symbols.key(element), typeHere());
+      if (creates && element != null) {
+        enclosing(element.getEnclosingElement(), end(tree) - length);
+      }
     }
     return super.visitMemberReference(tree, null);
   }
@@ -166,11 +170,29 @@ final class UseRecorder extends TreePathScanner<Void, Void> {
       if (tree.getEnclosingExpression() != null) {
         offset = end(tree.getEnclosingExpression());
       }
+      if (tree.getEnclosingExpression() == null) {
+        enclosing(trees.getElement(new TreePath(getCurrentPath(), tree.getIdentifier())), offset);
+      }
       if (tree.getClassBody() == null) {
         add(offset, UseKind.CREATION, symbols.key(element), typeHere());
       }
     }
     return super.visitNewClass(tree, null);
+  }
+
+  /** An object of an inner class belongs to one of the class around it, which nobody names. */
+  private void enclosing(Element made, int offset) {
+    if (made instanceof TypeElement inner
+        && inner.getNestingKind() == NestingKind.MEMBER
+        && inner.getKind() == ElementKind.CLASS
+        && !inner.getModifiers().contains(Modifier.STATIC)
+        && inner.getEnclosingElement() instanceof TypeElement outer
+        && !outer.getKind().isInterface()) {
+      TypeElement around = innermostWith(outer);
+      if (around != null) {
+        add(offset, UseKind.ENCLOSING, symbols.key(around), "");
+      }
+    }
   }
 
   @Override

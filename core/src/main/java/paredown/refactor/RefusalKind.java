@@ -43,6 +43,7 @@ public enum RefusalKind {
   CALL_ORDER(Mark.UNSAFE, "a caller's expressions would be evaluated in another order"),
   CALL_SHAPE(Mark.NOT_YET, "a caller cannot be changed yet"),
   DELEGATE_NEEDED(Mark.UNSAFE, "its old place is needed"),
+  DISPATCH(Mark.UNSAFE, "objects of a class below would run another method"),
   API_CHANGES(Mark.UNSAFE, "the public API would change, and was to be kept"),
   DOES_NOT_PARSE(Mark.UNSAFE, "a file that matters does not parse"),
   UNRESOLVED(Mark.UNSAFE, "names that matter cannot be resolved"),

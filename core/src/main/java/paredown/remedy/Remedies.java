@@ -9,11 +9,11 @@ import paredown.edit.Change;
 import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
-import paredown.gate.Gates;
 import paredown.measure.Size;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.ExtractClass;
+import paredown.refactor.Judged;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -106,15 +106,15 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
 
   private static Remedy plan(
       Candidate candidate, Cure.Move move, Sources sources, SourceIndex index) {
-    Refactoring.Planned planned = move.refactoring().plan(sources, index);
+    Judged judged = Judged.of(move.refactoring(), sources, index);
     List<String> price = new ArrayList<>(move.effect().price());
-    price.addAll(price(planned.change(), 2));
+    price.addAll(price(judged.change(), 2));
     return new Remedy(
         candidate.id(),
         move.refactoring(),
         new Effect(move.effect().figures(), price),
-        planned.change(),
-        Gates.check(planned.program(), planned.change()));
+        judged.change(),
+        judged.verdict());
   }
 
   /** Plans an extraction. A method that cannot come along stays, and so do those that call it. */
@@ -125,14 +125,14 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
       Sources sources,
       SourceIndex index) {
     try {
-      Refactoring.Planned planned = refactoring.plan(sources, index);
-      Change change = planned.change();
+      Judged judged = Judged.of(refactoring, sources, index);
+      Change change = judged.change();
       return new Remedy(
           original.id(),
           refactoring,
           effect(refactoring, change, facts),
           change,
-          Gates.check(planned.program(), change));
+          judged.verdict());
     } catch (Refused refused) {
       Set<String> staying = callers(refused.subject(), refactoring, facts);
       if (staying.isEmpty()) {

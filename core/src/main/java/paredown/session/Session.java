@@ -16,11 +16,9 @@ import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.facts.FactsReader;
-import paredown.gate.Gates;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
-import paredown.gate.Verdict;
 import paredown.history.History;
 import paredown.journal.Journal;
 import paredown.journal.Lock;
@@ -34,6 +32,7 @@ import paredown.project.Project;
 import paredown.project.ProjectUnreadable;
 import paredown.project.Settings;
 import paredown.project.SourceFile;
+import paredown.refactor.Judged;
 import paredown.refactor.Refactoring;
 import paredown.remedy.Candidate;
 import paredown.remedy.Candidates;
@@ -51,7 +50,6 @@ public final class Session {
   private final Progress progress;
   private final Journal journal;
   private Sources sources;
-  private SourceIndex index;
   private int commits;
 
   private Session(Project project, Progress progress) {
@@ -230,11 +228,9 @@ public final class Session {
 
   /** Plans a refactoring and lets the first two gates judge it; nothing is written. */
   public Preview preview(Refactoring refactoring) {
-    progress.doing("planning");
-    Refactoring.Planned planned = refactoring.plan(sources(), index());
-    progress.doing("checking that every name still means the same");
-    Verdict verdict = Gates.check(planned.program(), planned.change());
-    return new Preview(refactoring, planned.change(), verdict);
+    progress.doing("planning, and checking that every name still means the same");
+    Judged judged = Judged.of(refactoring, sources(), index());
+    return new Preview(refactoring, judged.change(), judged.verdict());
   }
 
   /** The findings that the project lives with. */
@@ -289,10 +285,7 @@ public final class Session {
   }
 
   private SourceIndex index() {
-    if (index == null) {
-      index = new SourceIndex(sources());
-    }
-    return index;
+    return sources().index();
   }
 
   /** The step that was cut off, which the next writing command puts back. */

@@ -76,6 +76,17 @@ public final class SourceText {
     return tokens;
   }
 
+  /** Whether a dot is the last token of code before an offset. */
+  public boolean isBehindDot(int offset) {
+    for (int i = tokenAt(offset) - 1; i >= 0; i--) {
+      Token token = tokens().get(i);
+      if (!token.kind().isComment()) {
+        return text.charAt(token.start()) == '.';
+      }
+    }
+    return false;
+  }
+
   /** The index of the first token that starts at or behind an offset. */
   public int tokenAt(int offset) {
     List<Token> all = tokens();

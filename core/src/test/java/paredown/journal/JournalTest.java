@@ -47,6 +47,7 @@ class JournalTest {
         text(path, after),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 

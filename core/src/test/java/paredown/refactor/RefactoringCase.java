@@ -15,8 +15,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import paredown.Fixture;
-import paredown.gate.Gates;
-import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 
@@ -129,16 +127,15 @@ record RefactoringCase(
   /** Does the operation in a folder and compares what comes of it. */
   void check(Path root) throws IOException {
     Sources sources = new Fixture(root).withAll(before).sources();
-    SourceIndex index = new SourceIndex(sources);
+    SourceIndex index = sources.index();
     if (!refused.isEmpty()) {
-      Refused met = assertThrows(Refused.class, () -> refactoring().plan(sources, index));
+      Refused met = assertThrows(Refused.class, () -> Judged.of(refactoring(), sources, index));
       String place = met.places().isEmpty() ? "" : " " + met.places().get(0);
       assertEquals(refused, met.kind().id() + place, met.getMessage());
       return;
     }
-    Refactoring.Planned planned = refactoring().plan(sources, index);
-    Verdict verdict = Gates.check(planned.program(), planned.change());
-    assertTrue(verdict.passed(), verdict.toString());
+    Judged planned = Judged.of(refactoring(), sources, index);
+    assertTrue(planned.verdict().passed(), planned.verdict().toString());
     Map<String, String> texts = new TreeMap<>();
     planned.change().files().forEach(file -> texts.put(file.path(), file.after().text()));
     assertEquals(after, texts);

@@ -1,0 +1,283 @@
+package paredown.gate;
+
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.PackageElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.edit.Region;
+import paredown.edit.Run;
+import paredown.program.Program;
+import paredown.program.Unit;
+
+/**
+ * The part of <em>bindings kept</em> that looks at how names are put together: what was carried is
+ * still one expression or statement of the same kind, its parts are in their order and roles, and
+ * it has its type.
+ *
+ * <p>Each statement and expression of a changed file is looked for in the old text by where its
+ * ends come from. A piece that was put in the place of an old one counts with the old one's ends.
+ */
+final class StructureKept {
+  private static final Set<Tree.Kind> LISTS =
+      Set.of(
+          Tree.Kind.BLOCK,
+          Tree.Kind.METHOD_INVOCATION,
+          Tree.Kind.NEW_CLASS,
+          Tree.Kind.NEW_ARRAY,
+          Tree.Kind.SWITCH,
+          Tree.Kind.TRY,
+          Tree.Kind.VARIABLE,
+          Tree.Kind.ASSIGNMENT,
+          Tree.Kind.RETURN,
+          Tree.Kind.MEMBER_SELECT,
+          Tree.Kind.PARAMETERIZED_TYPE,
+          Tree.Kind.LAMBDA_EXPRESSION);
+
+  private final Program before;
+  private final Program after;
+  private final Change change;
+  private final Map<String, Nodes> old = new HashMap<>();
+  private final Set<String> selfTypes = new HashSet<>();
+  private final List<String> breaks = new ArrayList<>();
+
+  private StructureKept(Program before, Program after, Change change) {
+    this.before = before;
+    this.after = after;
+    this.change = change;
+    for (ChangedFile file : change.files()) {
+      for (Run run : file.runs()) {
+        if (run.self() != null) {
+          selfTypes.add(run.self().oldType());
+        }
+      }
+    }
+  }
+
+  /** What is put together otherwise than before; empty where nothing is. */
+  static List<String> breaks(Program before, Program after, Change change) {
+    StructureKept kept = new StructureKept(before, after, change);
+    for (ChangedFile file : change.files()) {
+      after.unit(file.path()).ifPresent(unit -> kept.compare(file, unit));
+    }
+    return kept.breaks;
+  }
+
+  private Nodes old(String file) {
+    return old.computeIfAbsent(
+        file, path -> before.unit(path).map(unit -> Nodes.of(before, unit)).orElse(null));
+  }
+
+  private void compare(ChangedFile file, Unit unit) {
+    Nodes now = Nodes.of(after, unit);
+    Map<Nodes.Node, Nodes.Node> was = new HashMap<>();
+    for (Nodes.Node node : now.all()) {
+      if (file.regions().stream().anyMatch(region -> isLonger(region, node))) {
+        continue;
+      }
+      Optional<Region> cut =
+          file.regions().stream()
+              .filter(region -> region.cuts(node.start(), node.end()))
+              .findFirst();
+      if (cut.isPresent()) {
+        broke(unit, node, "is not the whole of what stood there, or of what was put there");
+        continue;
+      }
+      find(file, node).ifPresentOrElse(
+          origin -> was.put(node, origin.node()),
+          () -> {
+            if (!isWritten(file, node)) {
+              broke(unit, node, "was put together otherwise before");
+            }
+          });
+    }
+    for (Map.Entry<Nodes.Node, Nodes.Node> entry : was.entrySet()) {
+      compareParts(unit, entry.getKey(), entry.getValue(), was);
+      compareTypes(file, unit, entry.getKey(), entry.getValue());
+    }
+  }
+
+  /**
+   * Whether a region took the place of a name behind a dot, and a node ends within it. What follows
+   * a dot binds closer than anything else, so that only the way to the object is longer.
+   */
+  private boolean isLonger(Region region, Nodes.Node node) {
+    boolean ways =
+        node.kind() == Tree.Kind.MEMBER_SELECT || node.kind() == Tree.Kind.METHOD_INVOCATION;
+    if (!ways || node.start() >= region.start() || !region.cuts(node.start(), node.end())) {
+      return false;
+    }
+    return before
+        .unit(region.origin())
+        .map(Unit::source)
+        .filter(source -> region.from() > 0 && source.isBehindDot(region.from()))
+        .isPresent();
+  }
+
+  private record Origin(Nodes.Node node, boolean exact) {}
+
+  /** An end of a node, in a file of the old text. */
+  private record End(String file, int offset, boolean ofRegion) {}
+
+  /** What a node was in the old text; empty where it was not there. */
+  private Optional<Origin> find(ChangedFile file, Nodes.Node node) {
+    List<End> starts = starts(file, node.start());
+    List<End> ends = ends(file, node.end());
+    Optional<Origin> loose = Optional.empty();
+    for (End start : starts) {
+      for (End end : ends) {
+        if (!start.file().equals(end.file()) || old(start.file()) == null) {
+          continue;
+        }
+        Nodes nodes = old(start.file());
+        Optional<Nodes.Node> same = nodes.at(start.offset(), end.offset(), node.kind());
+        if (same.isPresent()) {
+          return Optional.of(new Origin(same.get(), true));
+        }
+        boolean replaced = start.ofRegion() || end.ofRegion();
+        Optional<Nodes.Node> other =
+            nodes.at(start.offset(), end.offset()).stream()
+                .filter(each -> each.isExpression() == node.isExpression())
+                .findFirst();
+        if (replaced && other.isPresent()) {
+          loose = Optional.of(new Origin(other.get(), false));
+        }
+      }
+    }
+    return loose;
+  }
+
+  private static List<End> starts(ChangedFile file, int at) {
+    List<End> found = new ArrayList<>();
+    file.runAt(at).ifPresent(run -> found.add(new End(run.origin(), run.originOf(at), false)));
+    file.regions().stream()
+        .filter(region -> region.start() == at && region.kind() == Region.Kind.REPLACED)
+        .forEach(region -> found.add(new End(region.origin(), region.from(), true)));
+    return found;
+  }
+
+  private static List<End> ends(ChangedFile file, int at) {
+    List<End> found = new ArrayList<>();
+    file.runAt(at - 1)
+        .ifPresent(run -> found.add(new End(run.origin(), run.originOf(at - 1) + 1, false)));
+    file.regions().stream()
+        .filter(region -> region.end() == at && region.kind() == Region.Kind.REPLACED)
+        .forEach(region -> found.add(new End(region.origin(), region.to(), true)));
+    return found;
+  }
+
+  /** Whether a node stands within what a change wrote, and not within what that carries. */
+  private static boolean isWritten(ChangedFile file, Nodes.Node node) {
+    Region innermost = null;
+    for (Region region : file.regions()) {
+      boolean closer =
+          region.holds(node.start(), node.end())
+              && (innermost == null || innermost.holds(region.start(), region.end()));
+      innermost = closer ? region : innermost;
+    }
+    return innermost == null
+        ? file.isNew()
+        : innermost.kind() == Region.Kind.REPLACED
+            || innermost.start() == node.start() && innermost.end() == node.end();
+  }
+
+  /** The parts that both have must be in the same order, and in the same roles where roles tell. */
+  private void compareParts(
+      Unit unit, Nodes.Node now, Nodes.Node then, Map<Nodes.Node, Nodes.Node> was) {
+    if (now.kind() != then.kind()) {
+      return;
+    }
+    boolean list = LISTS.contains(now.kind());
+    int last = -1;
+    for (int i = 0; i < now.parts().size(); i++) {
+      Nodes.Node part = was.get(now.parts().get(i));
+      int index = part == null ? -1 : then.parts().indexOf(part);
+      if (index < 0) {
+        continue;
+      }
+      if (index <= last || !list && index != i) {
+        broke(unit, now.parts().get(i), "is in another place than it was");
+        return;
+      }
+      last = index;
+    }
+    if (!list && now.parts().size() != then.parts().size()) {
+      broke(unit, now, "has other parts than it had");
+    }
+  }
+
+  private void compareTypes(ChangedFile file, Unit unit, Nodes.Node now, Nodes.Node then) {
+    boolean written =
+        file.regions().stream()
+            .anyMatch(region -> region.start() == now.start() && region.end() == now.end());
+    boolean call = now.kind() == Tree.Kind.METHOD_INVOCATION;
+    if (now.kind() != then.kind() || written && !call) {
+      // What was written may hold another object; a call that stands for a call gives its result.
+      return;
+    }
+    if (!now.isExpression() || !then.isExpression() || isNoValue(after, now.path())) {
+      return;
+    }
+    if (isNoValue(before, then.path())) {
+      return;
+    }
+    String type = type(after, now.path());
+    String expected = type(before, then.path());
+    if (!type.equals(expected) && !isSelf(then) && !isUnused(now)) {
+      broke(unit, now, "has the type " + type + " and had " + expected);
+    }
+  }
+
+  /** Whether an expression is the name of a type, or of a method that is called. */
+  private static boolean isNoValue(Program program, TreePath path) {
+    Tree tree = path.getLeaf();
+    if (path.getParentPath().getLeaf() instanceof MethodInvocationTree call
+        && call.getMethodSelect() == tree) {
+      return true;
+    }
+    if (tree instanceof IdentifierTree || tree instanceof MemberSelectTree) {
+      Element element = program.trees().getElement(path);
+      return element == null
+          || element instanceof TypeElement
+          || element instanceof PackageElement;
+    }
+    return false;
+  }
+
+  private static boolean isUnused(Nodes.Node node) {
+    return node.path().getParentPath().getLeaf() instanceof ExpressionStatementTree;
+  }
+
+  private boolean isSelf(Nodes.Node then) {
+    return then.path().getLeaf() instanceof IdentifierTree name
+        && (name.getName().contentEquals("this") || name.getName().contentEquals("super"));
+  }
+
+  private static String type(Program program, TreePath path) {
+    TypeMirror type = program.trees().getTypeMirror(path);
+    return type == null || type.getKind() == TypeKind.NONE || type.getKind() == TypeKind.PACKAGE
+        ? ""
+        : type.toString().replaceAll("capture#\\d+ of ", "capture of ");
+  }
+
+  private void broke(Unit unit, Nodes.Node node, String what) {
+    String text = unit.source().slice(node.start(), node.end()).replaceAll("\\s+", " ");
+    String shown = text.length() > 60 ? text.substring(0, 60) + "…" : text;
+    breaks.add(unit.source().place(node.start()) + " " + shown + " " + what);
+  }
+}
