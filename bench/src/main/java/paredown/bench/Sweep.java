@@ -191,8 +191,7 @@ public final class Sweep {
     }
   }
 
-  private String judged(
-      Site site, Refactoring operation, Judged plan, Verdict verdict) {
+  private String judged(Site site, Refactoring operation, Judged plan, Verdict verdict) {
     if (!verdict.passed()) {
       keep(site, String.join("\n", verdict.errors()) + "\n" + String.join("\n", verdict.breaks()));
       return verdict.errors().isEmpty() ? "FAILED binding" : "FAILED compile";

@@ -31,6 +31,14 @@ abstract class ChangeCommand extends PareCommand {
   @Option(names = "--keep-api", description = "Refuse where the public API would change.")
   private boolean keepApi;
 
+  @Option(
+      names = "--strict",
+      description = {
+        "Refuse a change that rests on what no proof can give; without it a preview says so in its",
+        "lines that begin with Assumes. strict: true in pare.yaml does the same for the project."
+      })
+  private boolean strict;
+
   @Option(names = "--untested", description = "Apply although the project has no tests.")
   private boolean untested;
 
@@ -50,7 +58,7 @@ abstract class ChangeCommand extends PareCommand {
   @Override
   int run() throws InterruptedException {
     boolean json = json();
-    Session session = opened();
+    Session session = opened().strict(strict);
     Preview preview = preview(session);
     if (keepApi && !preview.change().report().api().isEmpty()) {
       throw Refused.advising(

@@ -2,6 +2,7 @@ package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import paredown.edit.Assumption;
 import paredown.edit.ChangedFile;
 import paredown.gate.TestResult;
 import paredown.gate.TestsPass;
@@ -49,6 +50,14 @@ final class ChangeJson {
     Json.texts(answer, "moreVisible", preview.change().report().wider());
     Json.texts(answer, "delegates", preview.change().report().delegates());
     Json.texts(answer, "notes", preview.change().report().notes());
+    ArrayNode assumptions = answer.putArray("assumptions");
+    for (Assumption assumption : preview.change().report().assumptions()) {
+      assumptions
+          .addObject()
+          .put("kind", assumption.kind().id())
+          .put("sentence", assumption.sentence())
+          .put("place", assumption.place());
+    }
     ObjectNode gates = answer.putObject("gates");
     gates
         .put("passed", preview.verdict().passed())

@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.gate.Verdict;
@@ -63,6 +64,12 @@ final class PreviewText {
     line("API", report.api(), "unchanged", text);
     line("More visible", report.wider(), "nothing", text);
     line("Forwarding", report.delegates(), "nothing", text);
+    String label = "Assumes:";
+    for (Assumption assumption : report.assumptions()) {
+      text.append(Columns.pad(label, 14)).append(assumption.sentence());
+      text.append(assumption.place().isEmpty() ? "" : " (" + assumption.place() + ")").append('\n');
+      label = "";
+    }
     report.notes().forEach(note -> text.append(note).append('\n'));
   }
 

@@ -34,7 +34,8 @@ class DemoTest {
     write("src/main/java/A.java", "class A { }\n");
     Ran ran = Ran.pare(folder, "survey").exits(5);
     String[] lines = ran.err().split("\n");
-    assertTrue(lines[0].startsWith("Asking the build of this project for its class path"), lines[0]);
+    assertTrue(
+        lines[0].startsWith("Asking the build of this project for its class path"), lines[0]);
     assertTrue(lines[0].contains("--without-build"), lines[0]);
     assertTrue(lines[1].startsWith("Maven cannot read this build: "), ran.err());
     assertEquals(3, lines.length, ran.err());

@@ -41,9 +41,26 @@ public record Change(
    * @param wider what becomes more visible than it was
    * @param delegates the methods that stay and forward
    * @param notes decisions that were taken, and how to get the other
+   * @param assumptions what the change rests on and no proof can give
    */
   public record Report(
-      List<String> api, List<String> wider, List<String> delegates, List<String> notes) {}
+      List<String> api,
+      List<String> wider,
+      List<String> delegates,
+      List<String> notes,
+      List<Assumption> assumptions) {
+
+    /** A report without assumptions. */
+    public Report(
+        List<String> api, List<String> wider, List<String> delegates, List<String> notes) {
+      this(api, wider, delegates, notes, List.of());
+    }
+
+    /** The same with what is assumed. */
+    public Report assuming(List<Assumption> all) {
+      return new Report(api, wider, delegates, notes, List.copyOf(all));
+    }
+  }
 
   /** Six hexadecimal digits of its content. */
   public String id() {

@@ -13,8 +13,7 @@ package paredown.edit;
  * @param proof why what it drops, doubles, writes or turns round keeps its meaning; empty where
  *     nothing is said
  */
-public record Region(
-    int start, int end, String origin, int from, int to, Kind kind, String proof) {
+public record Region(int start, int end, String origin, int from, int to, Kind kind, String proof) {
 
   /** How a region came to be. */
   public enum Kind {

@@ -78,7 +78,8 @@ final class DispatchKept {
       return;
     }
     Map<String, TypeElement> later = new HashMap<>();
-    Below.of(after, imagesOf(touched, is)).forEach(type -> later.put(after.symbols().key(type), type));
+    Below.of(after, imagesOf(touched, is))
+        .forEach(type -> later.put(after.symbols().key(type), type));
     later.putAll(is.types());
     List<TypeElement> all = new ArrayList<>(touched);
     all.addAll(Below.of(before, touched));
@@ -108,7 +109,8 @@ final class DispatchKept {
                   new TreePathScanner<Void, Void>() {
                     @Override
                     public Void visitClass(ClassTree tree, Void unused) {
-                      if (program.trees().getElement(getCurrentPath()) instanceof TypeElement type) {
+                      if (program.trees().getElement(getCurrentPath())
+                          instanceof TypeElement type) {
                         types.put(program.symbols().key(type), type);
                         methods.put(program.symbols().key(type), methods(program, type));
                       }

@@ -28,11 +28,14 @@ public final class Gates {
     List<String> errors = Compiles.newErrors(before, after, change);
     List<String> dispatch = DispatchKept.breaks(before, after, change);
     List<String> breaks = new ArrayList<>();
+    List<String> types = new ArrayList<>();
     if (errors.isEmpty()) {
       breaks.addAll(BindingsKept.breaks(before, after, change));
-      breaks.addAll(StructureKept.breaks(before, after, change));
+      StructureKept.Breaks structure = StructureKept.breaks(before, after, change);
+      breaks.addAll(structure.structure());
+      types.addAll(structure.types());
       breaks.addAll(TokensKept.breaks(before, after, change));
     }
-    return new Verdict(texts.size(), errors, after.uses().count(), breaks, dispatch);
+    return new Verdict(texts.size(), errors, after.uses().count(), breaks, types, dispatch);
   }
 }

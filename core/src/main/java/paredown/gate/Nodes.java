@@ -142,9 +142,10 @@ final class Nodes {
       }
       int start = (int) positions.getStartPosition(unit, tree);
       int end = (int) positions.getEndPosition(unit, tree);
-      boolean code = (tree instanceof StatementTree || tree instanceof ExpressionTree)
-          && !(tree instanceof ClassTree)
-          && !TYPES.contains(tree.getKind());
+      boolean code =
+          (tree instanceof StatementTree || tree instanceof ExpressionTree)
+              && !(tree instanceof ClassTree)
+              && !TYPES.contains(tree.getKind());
       boolean field =
           tree instanceof VariableTree && getCurrentPath().getLeaf() instanceof ClassTree;
       boolean parameter =

@@ -55,6 +55,7 @@ final class StructureKept {
   private final Map<String, Nodes> old = new HashMap<>();
   private final Set<String> selfTypes = new HashSet<>();
   private final List<String> breaks = new ArrayList<>();
+  private final List<String> types = new ArrayList<>();
 
   private StructureKept(Program before, Program after, Change change) {
     this.before = before;
@@ -69,13 +70,20 @@ final class StructureKept {
     }
   }
 
-  /** What is put together otherwise than before; empty where nothing is. */
-  static List<String> breaks(Program before, Program after, Change change) {
+  /**
+   * What is otherwise than before.
+   *
+   * @param structure what is put together otherwise
+   * @param types the expressions that have another type
+   */
+  record Breaks(List<String> structure, List<String> types) {}
+
+  static Breaks breaks(Program before, Program after, Change change) {
     StructureKept kept = new StructureKept(before, after, change);
     for (ChangedFile file : change.files()) {
       after.unit(file.path()).ifPresent(unit -> kept.compare(file, unit));
     }
-    return kept.breaks;
+    return new Breaks(kept.breaks, kept.types);
   }
 
   private Nodes old(String file) {
@@ -98,13 +106,14 @@ final class StructureKept {
         broke(unit, node, "is not the whole of what stood there, or of what was put there");
         continue;
       }
-      find(file, node).ifPresentOrElse(
-          origin -> was.put(node, origin.node()),
-          () -> {
-            if (!isWritten(file, node)) {
-              broke(unit, node, "was put together otherwise before");
-            }
-          });
+      find(file, node)
+          .ifPresentOrElse(
+              origin -> was.put(node, origin.node()),
+              () -> {
+                if (!isWritten(file, node)) {
+                  broke(unit, node, "was put together otherwise before");
+                }
+              });
     }
     for (Map.Entry<Nodes.Node, Nodes.Node> entry : was.entrySet()) {
       compareParts(unit, entry.getKey(), entry.getValue(), was);
@@ -239,7 +248,7 @@ final class StructureKept {
     String type = type(after, now.path());
     String expected = type(before, then.path());
     if (!type.equals(expected) && !isSelf(then) && !isUnused(now)) {
-      broke(unit, now, "has the type " + type + " and had " + expected);
+      types.add(sentence(unit, now, "would have the type " + type + " instead of " + expected));
     }
   }
 
@@ -252,9 +261,7 @@ final class StructureKept {
     }
     if (tree instanceof IdentifierTree || tree instanceof MemberSelectTree) {
       Element element = program.trees().getElement(path);
-      return element == null
-          || element instanceof TypeElement
-          || element instanceof PackageElement;
+      return element == null || element instanceof TypeElement || element instanceof PackageElement;
     }
     return false;
   }
@@ -276,8 +283,12 @@ final class StructureKept {
   }
 
   private void broke(Unit unit, Nodes.Node node, String what) {
+    breaks.add(sentence(unit, node, what));
+  }
+
+  private static String sentence(Unit unit, Nodes.Node node, String what) {
     String text = unit.source().slice(node.start(), node.end()).replaceAll("\\s+", " ");
     String shown = text.length() > 60 ? text.substring(0, 60) + "…" : text;
-    breaks.add(unit.source().place(node.start()) + " " + shown + " " + what);
+    return unit.source().place(node.start()) + " " + shown + " " + what;
   }
 }

@@ -10,7 +10,6 @@ import paredown.edit.ChangedFile;
 import paredown.edit.Region;
 import paredown.edit.Run;
 import paredown.program.Program;
-import paredown.program.Unit;
 import paredown.text.SourceText;
 import paredown.text.Token;
 import paredown.text.TokenKind;
@@ -23,8 +22,24 @@ import paredown.text.TokenKind;
 final class TokensKept {
   private static final Set<String> STATEMENTS =
       Set.of(
-          "if", "else", "for", "while", "do", "switch", "case", "default", "break", "continue",
-          "throw", "try", "catch", "finally", "synchronized", "assert", "yield", "instanceof");
+          "if",
+          "else",
+          "for",
+          "while",
+          "do",
+          "switch",
+          "case",
+          "default",
+          "break",
+          "continue",
+          "throw",
+          "try",
+          "catch",
+          "finally",
+          "synchronized",
+          "assert",
+          "yield",
+          "instanceof");
 
   private final Program before;
   private final Change change;
@@ -176,7 +191,9 @@ final class TokensKept {
           breaks.add(
               source.place(run.start())
                   + " "
-                  + source.slice(run.start(), Math.min(run.start() + 40, run.start() + run.length())).strip()
+                  + source
+                      .slice(run.start(), Math.min(run.start() + 40, run.start() + run.length()))
+                      .strip()
                   + " would come behind what it came before");
         }
         last = run;

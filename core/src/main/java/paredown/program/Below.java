@@ -30,8 +30,7 @@ public final class Below {
       boolean known =
           names.contains(declared.simpleName())
               && declared.header().stream().anyMatch(names::contains);
-      TypeElement type =
-          known ? program.elements().getTypeElement(declared.name()) : null;
+      TypeElement type = known ? program.elements().getTypeElement(declared.name()) : null;
       if (type != null && isBelow(program, type, types)) {
         found.add(type);
       }
@@ -54,8 +53,7 @@ public final class Below {
     return found;
   }
 
-  private static boolean isBelow(
-      Program program, TypeElement type, Collection<TypeElement> types) {
+  private static boolean isBelow(Program program, TypeElement type, Collection<TypeElement> types) {
     Set<TypeElement> above = program.supertypes(type);
     return types.stream().anyMatch(above::contains);
   }

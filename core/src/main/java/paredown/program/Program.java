@@ -232,6 +232,29 @@ public final class Program {
     return path;
   }
 
+  /**
+   * Whether an element is declared in the project, in a file of which only the skeleton is read.
+   */
+  public boolean isSkeleton(Element element) {
+    return skeletonOf(trees.getPath(element)).isPresent();
+  }
+
+  /**
+   * Makes sure that classes below a type that stand within bodies are known where they could
+   * declare a method of a name.
+   *
+   * @throws OnlySkeleton where a file has such classes and is none of this program's
+   */
+  public void requireBodiesBelow(TypeElement type, String method) {
+    sources.index().filesWithBodiesBelow(type.getSimpleName().toString(), method).stream()
+        .filter(file -> !units.containsKey(file))
+        .findFirst()
+        .ifPresent(
+            file -> {
+              throw new OnlySkeleton(file);
+            });
+  }
+
   /** The path of the file whose skeleton declares a type; empty where none does. */
   public Optional<String> skeletonOf(TypeElement type) {
     return skeletonOf(trees.getPath(type));

@@ -10,6 +10,8 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.ExecutableType;
 import javax.lang.model.util.ElementFilter;
 
 /**
@@ -86,7 +88,8 @@ public final class Slots {
     }
     List<ExecutableElement> defaults =
         ofInterfaces.stream()
-            .filter(method -> method.equals(slot) || takesOver(method, slot))
+            .filter(
+                method -> method.equals(slot) || takesOver(method, slot) || isLike(method, slot))
             .toList();
     List<ExecutableElement> closest =
         defaults.stream()
@@ -96,10 +99,7 @@ public final class Slots {
     boolean conflict =
         anyDefault && closest.size() > 1 && type.getKind() != ElementKind.ANNOTATION_TYPE;
     return conflict
-        ? closest.stream()
-            .map(program.symbols()::key)
-            .sorted()
-            .collect(Collectors.joining(" | "))
+        ? closest.stream().map(program.symbols()::key).sorted().collect(Collectors.joining(" | "))
         : closest.stream().map(program.symbols()::key).sorted().findFirst().orElse("");
   }
 
@@ -121,6 +121,21 @@ public final class Slots {
     return program.elements().overrides(method, slot, type) || meets(method, slot);
   }
 
+  /** Whether two methods of interfaces are one for the class that inherits both. */
+  private boolean isLike(ExecutableElement method, ExecutableElement slot) {
+    if (!isSlot(method, type)
+        || !method.getSimpleName().equals(slot.getSimpleName())
+        || method.getModifiers().contains(Modifier.STATIC)
+        || slot.getModifiers().contains(Modifier.STATIC)
+        || method.getParameters().size() != slot.getParameters().size()) {
+      return false;
+    }
+    DeclaredType self = (DeclaredType) type.asType();
+    ExecutableType one = (ExecutableType) program.types().asMemberOf(self, method);
+    ExecutableType other = (ExecutableType) program.types().asMemberOf(self, slot);
+    return program.types().isSubsignature(one, other) || program.types().isSubsignature(other, one);
+  }
+
   /** Whether two methods of one signature, of which one is static or private, meet in a class. */
   private boolean meets(ExecutableElement method, ExecutableElement slot) {
     boolean plain =
@@ -132,7 +147,9 @@ public final class Slots {
     return !plain
         && !slot.getModifiers().contains(Modifier.PRIVATE)
         && program.supertypes(below).contains(owner)
-        && program.symbols().erasedParameters(method).equals(
-            program.symbols().erasedParameters(slot));
+        && program
+            .symbols()
+            .erasedParameters(method)
+            .equals(program.symbols().erasedParameters(slot));
   }
 }

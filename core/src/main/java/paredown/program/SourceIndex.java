@@ -21,6 +21,7 @@ public final class SourceIndex {
   private final Map<String, Set<String>> wordsByFile = new HashMap<>();
   private final Map<String, String> packages = new HashMap<>();
   private final List<DeclaredType> types = new ArrayList<>();
+  private final Map<String, Set<String>> extendedInBodies = new HashMap<>();
 
   public SourceIndex(Sources sources) {
     sources.files().parallelStream()
@@ -31,7 +32,11 @@ public final class SourceIndex {
   }
 
   private record Entry(
-      String file, String packageName, Set<String> words, List<DeclaredType> types) {}
+      String file,
+      String packageName,
+      Set<String> words,
+      List<DeclaredType> types,
+      Set<String> extendedInBodies) {}
 
   private static Entry read(SourceText source) {
     Set<String> words = new HashSet<>();
@@ -40,13 +45,33 @@ public final class SourceIndex {
         words.add(source.slice(token.start(), token.end()));
       }
     }
-    return new Entry(source.path(), TypeHeaders.packageOf(source), words, TypeHeaders.in(source));
+    List<DeclaredType> types = TypeHeaders.in(source);
+    return new Entry(
+        source.path(),
+        TypeHeaders.packageOf(source),
+        words,
+        types,
+        BodyTypes.extendedIn(source, types));
   }
 
   private void add(Entry entry) {
     wordsByFile.put(entry.file(), entry.words());
     packages.put(entry.file(), entry.packageName());
     types.addAll(entry.types());
+    extendedInBodies.put(entry.file(), entry.extendedInBodies());
+  }
+
+  /**
+   * The files with local or anonymous classes below a type, or constants of an enum with bodies,
+   * that hold a word too.
+   */
+  Set<String> filesWithBodiesBelow(String simpleName, String word) {
+    Set<String> names = namesOfSubtypes(simpleName);
+    return extendedInBodies.entrySet().stream()
+        .filter(entry -> entry.getValue().stream().anyMatch(names::contains))
+        .map(Map.Entry::getKey)
+        .filter(file -> holds(file, word))
+        .collect(Collectors.toCollection(TreeSet::new));
   }
 
   /** The files that hold one of these words as an identifier. Unicode escapes hold every word. */

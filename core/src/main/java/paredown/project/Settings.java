@@ -29,6 +29,7 @@ import java.util.regex.PatternSyntaxException;
  * @param testTimeout how long a test run may take
  * @param exclude glob patterns of files that are not looked at
  * @param history how many commits are looked at
+ * @param strict whether changes that rest on assumptions are refused
  * @param limits thresholds by name, see {@code paredown.smell.Limits}
  * @param text the file as it was written
  */
@@ -43,6 +44,7 @@ public record Settings(
     Duration testTimeout,
     List<String> exclude,
     int history,
+    boolean strict,
     Map<String, Integer> limits,
     String text) {
 
@@ -94,6 +96,7 @@ public record Settings(
         file.text("test-timeout").map(text -> duration(file, text)).orElse(DEFAULT_TEST_TIMEOUT),
         globs(file, file.texts("exclude")),
         file.number("history").orElse(DEFAULT_HISTORY),
+        file.flag("strict"),
         file.numbers("limits"),
         file.text());
   }

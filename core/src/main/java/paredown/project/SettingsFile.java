@@ -24,6 +24,7 @@ record SettingsFile(Map<String, Object> values, String text) {
           "test-timeout",
           "exclude",
           "history",
+          "strict",
           "limits");
 
   static SettingsFile parse(String text) {
@@ -79,6 +80,15 @@ record SettingsFile(Map<String, Object> values, String text) {
     return value instanceof List<?> list
         ? list.stream().map(String::valueOf).toList()
         : List.of(String.valueOf(value));
+  }
+
+  /** Whether a key is set to true; not where it is missing. */
+  boolean flag(String key) {
+    Object value = values.get(key);
+    if (value == null || value instanceof Boolean) {
+      return Boolean.TRUE.equals(value);
+    }
+    throw wrong(key, value + " is neither true nor false", "Write " + key + ": true.");
   }
 
   Optional<Integer> number(String key) {

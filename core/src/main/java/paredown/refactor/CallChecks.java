@@ -7,6 +7,7 @@ import java.util.List;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.util.Types;
+import paredown.edit.Assumption;
 
 /** What must hold before a call of a method that moves can ask elsewhere. */
 final class CallChecks {
@@ -51,14 +52,52 @@ final class CallChecks {
     if (keeps && times > 0 && !order.isQuiet(object)) {
       throw call.refused(RefusalKind.CALL_ORDER, "a caller's expression would be evaluated twice");
     }
+    if (!keeps && times == 0 && order.canFail(object)) {
+      throw call.refused(
+          RefusalKind.CALL_ORDER, "a caller's expression that could fail would be lost");
+    }
     boolean asked =
         keeps || (moving.given().isOwner() ? moving.given().isOwnerAskedAtOnce() : times > 0);
     boolean isStatic = moving.method().is(Modifier.STATIC);
     if (!asked && !isStatic && !moving.acceptsNull() && !NonNull.is(moving.program(), object)) {
-      throw call.maybeNull(
-          "asked of null here, which would no longer show.",
-          "; or keep its old place with --delegate keep");
+      if (NullDoubt.isStated(moving.program(), object)) {
+        throw call.maybeNull(
+            "asked of null here, which would no longer show.",
+            "; or keep its old place with --delegate keep");
+      }
+      assumeThere(object);
     }
+    boolean failsFirst =
+        !isStatic
+            && !call.arguments().isEmpty()
+            && !NonNull.is(moving.program(), object)
+            && !call.arguments().stream().allMatch(order::isFixedOrPlain);
+    if (failsFirst && (keeps || times > 0)) {
+      moving
+          .owner()
+          .assumptions()
+          .add(
+              Assumption.Kind.FAILURE,
+              "where the object that is asked is null, it shows nowhere that the arguments are not"
+                  + " worked out any more",
+              call.use().place());
+    }
+  }
+
+  /** No code seen leaves null there, so that it is assumed to be an object. */
+  private void assumeThere(TreePath expression) {
+    moving
+        .owner()
+        .assumptions()
+        .add(
+            Assumption.Kind.NULL,
+            call.trees()
+                    .source()
+                    .slice(
+                        call.trees().start(expression.getLeaf()),
+                        call.trees().end(expression.getLeaf()))
+                + " is never null",
+            call.use().place());
   }
 
   private void requireOrder() {
@@ -96,7 +135,10 @@ final class CallChecks {
       throw call.refused(RefusalKind.CALL_SHAPE, "a caller gives what cannot be asked");
     }
     if (!moving.targetThere().always() && !NonNull.is(moving.program(), argument)) {
-      throw call.maybeNull("given null here, which would fail before it is looked at.", "");
+      if (NullDoubt.isStated(moving.program(), argument)) {
+        throw call.maybeNull("given null here, which would fail before it is looked at.", "");
+      }
+      assumeThere(argument);
     }
   }
 

@@ -6,56 +6,54 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.util.TreePath;
+import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.program.Program;
+import paredown.refactor.effect.Deed;
+import paredown.refactor.effect.Deeds;
+import paredown.refactor.effect.Effects;
+import paredown.refactor.effect.Overriders;
 
-/**
- * Calm calls are those that write nothing anybody could see: plain accessors, and the platform's.
- */
+/** Calm calls are those that write nothing anybody could see; plain accessors are the calmest. */
 final class CalmCalls {
-  private static final Set<String> VALUES =
-      Set.of(
-          "java.lang.String",
-          "java.lang.Math",
-          "java.lang.Integer",
-          "java.lang.Long",
-          "java.lang.Short",
-          "java.lang.Byte",
-          "java.lang.Character",
-          "java.lang.Boolean",
-          "java.lang.Double",
-          "java.lang.Float",
-          "java.lang.CharSequence",
-          "java.lang.StringBuilder",
-          "java.lang.Object",
-          "java.lang.Class");
+  private static final Set<Deed> LOUD =
+      EnumSet.of(
+          Deed.CHANGES,
+          Deed.SETS,
+          Deed.OUTSIDE,
+          Deed.UNKNOWN,
+          Deed.MAKES_TEXT,
+          Deed.COMPARES,
+          Deed.GOES_THROUGH);
 
   private final Program program;
+  private final Effects effects;
+  private final Overriders overriders;
 
   CalmCalls(Program program) {
     this.program = program;
+    this.effects = new Effects(program);
+    this.overriders = new Overriders(program);
+  }
+
+  Effects effects() {
+    return effects;
   }
 
   /** Whether calling a method or constructor changes nothing that other code could see. */
   boolean isCalm(Element called) {
-    if (!(called.getEnclosingElement() instanceof TypeElement type)) {
-      return false;
-    }
-    String name = type.getQualifiedName().toString();
-    if (called.getKind() == ElementKind.CONSTRUCTOR) {
-      return name.startsWith("java.lang.")
-          || name.startsWith("java.util.")
-              && ((ExecutableElement) called).getParameters().isEmpty();
-    }
-    return VALUES.contains(name) || field((ExecutableElement) called).isPresent();
+    return called instanceof ExecutableElement method && isCalm(effects.ofCall(method));
+  }
+
+  private static boolean isCalm(Deeds deeds) {
+    return !deeds.hasAny(LOUD);
   }
 
   /** The field that a plain accessor gives; empty where it does more, or is overridden. */
@@ -64,7 +62,9 @@ final class CalmCalls {
         method.getParameters().isEmpty()
             && method.getEnclosingElement().getKind() != ElementKind.INTERFACE
             && !method.getModifiers().contains(Modifier.SYNCHRONIZED);
-    return simple ? given(method).filter(field -> !isOverridden(method)) : Optional.empty();
+    return simple
+        ? given(method).filter(field -> !overriders.isOverridden(method))
+        : Optional.empty();
   }
 
   /** The field that a method without parameters gives by its body alone. */
@@ -98,10 +98,5 @@ final class CalmCalls {
             && select.getIdentifier().contentEquals(name)
             && select.getExpression() instanceof IdentifierTree self
             && self.getName().contentEquals("this");
-  }
-
-  private boolean isOverridden(ExecutableElement method) {
-    return !Overriding.isFinal(method)
-        && Overriding.of(program, program.symbols().key(method)).isPresent();
   }
 }

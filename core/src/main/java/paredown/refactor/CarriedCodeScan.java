@@ -98,8 +98,15 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     return stays ? null : super.visitAnnotation(tree, null);
   }
 
+  private void requireNoInner(Element made, Tree where) {
+    if (InnerClasses.isInner(made) && !isWithin(made)) {
+      throw refused(RefusalKind.NEEDS_OWNER, where);
+    }
+  }
+
   @Override
   public Void visitClass(ClassTree tree, Void unused) {
+    requireNoInner(InnerClasses.extended(owner.trees(), getCurrentPath()), tree);
     own.add(owner.trees().element(getCurrentPath()));
     return super.visitClass(tree, null);
   }
@@ -368,6 +375,9 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
         throw refused(RefusalKind.NEEDS_OWNER, tree);
       }
       requireVisible(element, tree);
+      if (element.getKind() == ElementKind.CONSTRUCTOR) {
+        requireNoInner(element.getEnclosingElement(), tree);
+      }
     }
     return super.visitMemberReference(tree, null);
   }
@@ -403,14 +413,10 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
     Element constructor = owner.trees().element(getCurrentPath());
     if (tree.getClassBody() == null && constructor != null && !isWithin(constructor)) {
       requireVisible(constructor, tree);
-      boolean inner =
-          constructor.getEnclosingElement() instanceof TypeElement type
-              && type.getEnclosingElement() instanceof TypeElement
-              && type.getKind() == ElementKind.CLASS
-              && !type.getModifiers().contains(Modifier.STATIC);
-      if (inner && tree.getEnclosingExpression() == null) {
-        throw refused(RefusalKind.NEEDS_OWNER, tree);
-      }
+    }
+    Element made = owner.trees().element(new TreePath(getCurrentPath(), tree.getIdentifier()));
+    if (tree.getEnclosingExpression() == null) {
+      requireNoInner(made, tree);
     }
     return super.visitNewClass(tree, null);
   }

@@ -62,8 +62,35 @@ final class EarlyRun {
         && isQuietAbove(above);
   }
 
+  /**
+   * Whether the method never runs while an object is being made by its own class and those above.
+   */
+  boolean isNever() {
+    return isQuietAbove() && code(owner).allMatch(this::isQuiet);
+  }
+
+  /** Whether code of the sources could come to the method while an object is being made. */
+  boolean isInSources() {
+    if (!code(owner).allMatch(this::isQuiet)) {
+      return true;
+    }
+    for (Element at = above(owner.element());
+        at instanceof TypeElement above && program.declares(above);
+        at = above(above)) {
+      OwnerClass superclass = OwnerClass.of(program, above);
+      if (!code(superclass).allMatch(each -> OwnerTouches.in(superclass, each).isEmpty())) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private Element above(TypeElement type) {
+    return program.types().asElement(type.getSuperclass());
+  }
+
   /** What runs when an object of a class is constructed. */
-  private static Stream<TreePath> code(OwnerClass type) {
+  static Stream<TreePath> code(OwnerClass type) {
     Stream<TreePath> fields =
         type.fields().stream()
             .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)

@@ -1,13 +1,8 @@
 package paredown.refactor;
 
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import java.util.Set;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
@@ -102,68 +97,56 @@ final class EarlyUses {
   }
 
   private void requireQuietSuperclass() {
+    SuperclassRun run = new SuperclassRun(leaving);
     for (TypeElement above = superclass(owner.element());
         above != null && !above.getQualifiedName().contentEquals("java.lang.Object");
         above = superclass(above)) {
-      if (isQuiet(above)) {
+      if (!owner.program().declares(above)) {
+        requireQuietPlatform(above);
         continue;
       }
-      for (OwnerClass.Method method : owner.methods()) {
-        if (overrides(method, above) && reach.uses(method.element())) {
-          throw Refused.of(
-              RefusalKind.USED_BEFORE_BUILT,
-              subject(),
-              "the constructor of "
-                  + above.getSimpleName()
-                  + " might call "
-                  + OwnerClass.signature(method),
-              owner.trees().place(method.tree()));
-        }
-      }
+      String name = above.getSimpleName().toString();
+      TypeElement type = above;
+      run.use(OwnerClass.of(owner.program(), above))
+          .filter(place -> !place.isEmpty() || overridesAnything(type))
+          .ifPresent(
+              place -> {
+                throw Refused.of(
+                    RefusalKind.USED_BEFORE_BUILT,
+                    subject(),
+                    "the constructor of " + name + " comes to it",
+                    place.isEmpty() ? owner.trees().place(owner.tree()) : place);
+              });
     }
   }
 
-  /** Whether a class's constructors are known to call nothing that a subclass may override. */
-  private boolean isQuiet(TypeElement type) {
+  /**
+   * Whether code that gets the object from a superclass's constructor could come to what leaves.
+   */
+  private boolean overridesAnything(TypeElement above) {
+    return owner.methods().stream()
+        .anyMatch(method -> overrides(method, above) && reach.uses(method.element()));
+  }
+
+  /** Constructors of other libraries might call what the owner overrides. */
+  private void requireQuietPlatform(TypeElement above) {
     String packageName =
-        owner.program().elements().getPackageOf(type).getQualifiedName().toString();
-    return QUIET.contains(packageName)
-        || ElementFilter.constructorsIn(type.getEnclosedElements()).stream()
-            .allMatch(this::hasQuietBody);
-  }
-
-  private boolean hasQuietBody(ExecutableElement constructor) {
-    TreePath path = owner.program().declaration(constructor);
-    if (path == null) {
-      return false;
+        owner.program().elements().getPackageOf(above).getQualifiedName().toString();
+    if (QUIET.contains(packageName)) {
+      return;
     }
-    boolean[] quiet = {true};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        boolean own =
-            tree.getMethodSelect() instanceof IdentifierTree name
-                && !name.getName().contentEquals("super")
-                && !name.getName().contentEquals("this");
-        quiet[0] &= !own;
-        return super.visitMethodInvocation(tree, null);
+    for (OwnerClass.Method method : owner.methods()) {
+      if (overrides(method, above) && reach.uses(method.element())) {
+        throw Refused.of(
+            RefusalKind.USED_BEFORE_BUILT,
+            subject(),
+            "the constructor of "
+                + above.getSimpleName()
+                + " might call "
+                + OwnerClass.signature(method),
+            owner.trees().place(method.tree()));
       }
-
-      @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        boolean self = tree.getName().contentEquals("this");
-        boolean field =
-            getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree
-                && !(getCurrentPath().getParentPath().getParentPath().getLeaf()
-                    instanceof MethodInvocationTree);
-        boolean constructorCall =
-            getCurrentPath().getParentPath().getLeaf() instanceof MethodInvocationTree call
-                && call.getMethodSelect() == tree;
-        quiet[0] &= !self || field || constructorCall;
-        return null;
-      }
-    }.scan(path, null);
-    return quiet[0];
+    }
   }
 
   private TypeElement superclass(TypeElement type) {

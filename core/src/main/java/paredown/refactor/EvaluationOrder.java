@@ -1,21 +1,24 @@
 package paredown.refactor;
 
-import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.CompoundAssignmentTree;
+import com.sun.source.tree.ArrayAccessTree;
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberReferenceTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.UnaryTree;
+import com.sun.source.tree.TypeCastTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import paredown.program.Symbols;
+import paredown.refactor.effect.Deed;
+import paredown.refactor.effect.Deeds;
 
 /** Tells which expressions may be evaluated in another order without anybody noticing. */
 final class EvaluationOrder {
@@ -29,6 +32,12 @@ final class EvaluationOrder {
     /** It may change something. */
     ACTS
   }
+
+  private static final Set<Deed> ACTING =
+      EnumSet.of(Deed.SETS, Deed.SETS_LOCAL, Deed.CHANGES, Deed.OUTSIDE, Deed.UNKNOWN);
+
+  private static final Set<Deed> LOOKING =
+      EnumSet.of(Deed.READS, Deed.THROWS, Deed.MAKES_TEXT, Deed.COMPARES, Deed.GOES_THROUGH);
 
   private final UnitTrees trees;
   private final CalmCalls calm;
@@ -55,6 +64,11 @@ final class EvaluationOrder {
   /** Whether an expression may be evaluated twice, or not at all. */
   boolean isQuiet(TreePath expression) {
     return effect(expression) != Effect.ACTS;
+  }
+
+  /** Whether an expression does nothing, and is not changed by anything else. */
+  boolean isFixedOrPlain(TreePath expression) {
+    return effect(expression) == Effect.NONE || isQuiet(expression) && !canFail(expression);
   }
 
   /** Whether nothing that code does can make an expression mean something else. */
@@ -84,43 +98,51 @@ final class EvaluationOrder {
     return Writes.in(trees, statement).contains(local);
   }
 
+  /** Whether an expression can fail by what stands in it: a cast, an index, a division. */
+  boolean canFail(TreePath expression) {
+    boolean[] fails = {false};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitTypeCast(TypeCastTree tree, Void unused) {
+        fails[0] = true;
+        return null;
+      }
+
+      @Override
+      public Void visitArrayAccess(ArrayAccessTree tree, Void unused) {
+        fails[0] = true;
+        return null;
+      }
+
+      @Override
+      public Void visitBinary(BinaryTree tree, Void unused) {
+        fails[0] |= tree.getKind() == Tree.Kind.DIVIDE || tree.getKind() == Tree.Kind.REMAINDER;
+        return super.visitBinary(tree, null);
+      }
+
+      @Override
+      public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
+        return null;
+      }
+    }.scan(expression, null);
+    return fails[0];
+  }
+
   private Effect effect(TreePath expression) {
-    Effect[] worst = {Effect.NONE};
+    Deeds deeds = calm.effects().of(expression);
+    if (deeds.hasAny(ACTING)) {
+      return Effect.ACTS;
+    }
+    Effect[] worst = {deeds.hasAny(LOOKING) ? Effect.LOOKS : Effect.NONE};
     new TreePathScanner<Void, Void>() {
       private void atLeast(Effect effect) {
         worst[0] = effect.compareTo(worst[0]) > 0 ? effect : worst[0];
       }
 
       @Override
-      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        Element called = trees.element(new TreePath(getCurrentPath(), tree.getMethodSelect()));
-        atLeast(called != null && calm.isCalm(called) ? Effect.LOOKS : Effect.ACTS);
-        return super.visitMethodInvocation(tree, null);
-      }
-
-      @Override
       public Void visitNewClass(NewClassTree tree, Void unused) {
         atLeast(Effect.ACTS);
-        return super.visitNewClass(tree, null);
-      }
-
-      @Override
-      public Void visitAssignment(AssignmentTree tree, Void unused) {
-        atLeast(Effect.ACTS);
-        return super.visitAssignment(tree, null);
-      }
-
-      @Override
-      public Void visitCompoundAssignment(CompoundAssignmentTree tree, Void unused) {
-        atLeast(Effect.ACTS);
-        return super.visitCompoundAssignment(tree, null);
-      }
-
-      @Override
-      public Void visitUnary(UnaryTree tree, Void unused) {
-        boolean updates = tree.getKind().name().contains("CREMENT");
-        atLeast(updates ? Effect.ACTS : Effect.NONE);
-        return super.visitUnary(tree, null);
+        return null;
       }
 
       @Override
@@ -140,16 +162,6 @@ final class EvaluationOrder {
           atLeast(Effect.LOOKS);
         }
         return null;
-      }
-
-      @Override
-      public Void visitMemberSelect(com.sun.source.tree.MemberSelectTree tree, Void unused) {
-        Element element = trees.element(getCurrentPath());
-        boolean field = element != null && element.getKind().isField();
-        if (field && !element.getModifiers().contains(Modifier.FINAL)) {
-          atLeast(Effect.LOOKS);
-        }
-        return super.visitMemberSelect(tree, null);
       }
     }.scan(expression, null);
     return worst[0];

@@ -12,6 +12,7 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import paredown.UnusableRequest;
+import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Piece;
@@ -219,7 +220,13 @@ final class ExtractClassPlan {
         report.became(),
         report.becameForSelf(),
         affected,
-        report.report(widening.announced(), notes));
+        report.report(widening.announced(), notes).assuming(assumptions()));
+  }
+
+  private List<Assumption> assumptions() {
+    List<String> names = new ArrayList<>(namesWithout(Set.of()));
+    OnlookersFromOutside.assume(owner, names);
+    return owner.assumptions().all();
   }
 
   /** Where the new file is: in the folder of its package, below the same root. */

@@ -1,21 +1,19 @@
 package paredown.refactor;
 
 import com.sun.source.tree.AnnotationTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeMirror;
+import paredown.program.Below;
 import paredown.program.ModuleDeclaration;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
+import paredown.refactor.effect.Effects;
 
 /** What must hold of fields before they may be extracted. */
 final class FieldChecks {
@@ -106,7 +104,16 @@ final class FieldChecks {
     boolean written =
         uses.stream()
             .anyMatch(use -> use.access() == Access.WRITE || use.access() == Access.UPDATE);
-    refuseIf(isA("java.lang.Cloneable") && written, RefusalKind.CLONED, first, place);
+    refuseIf(written && isCloned(), RefusalKind.CLONED, first, place);
+  }
+
+  /** Whether the class, or one below it, makes copies of its objects. */
+  private boolean isCloned() {
+    TypeMirror cloneable =
+        owner.program().elements().getTypeElement("java.lang.Cloneable").asType();
+    return isA("java.lang.Cloneable")
+        || Below.of(owner.program(), List.of(owner.element())).stream()
+            .anyMatch(type -> owner.program().types().isAssignable(type.asType(), cloneable));
   }
 
   private boolean isA(String name) {
@@ -164,31 +171,9 @@ final class FieldChecks {
     return whole && !fieldBetween && !blockBetween;
   }
 
-  /** Whether an initialiser does the same whenever it runs: it calls nothing but the platform. */
+  /** Whether an initialiser does the same whenever it runs, and nobody can tell. */
   private boolean isSimple(TreePath initialiser) {
-    boolean[] simple = {true};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        simple[0] &= isPlatform(owner.trees().element(getCurrentPath()));
-        return super.visitMethodInvocation(tree, null);
-      }
-
-      @Override
-      public Void visitNewClass(NewClassTree tree, Void unused) {
-        simple[0] &= isPlatform(owner.trees().element(getCurrentPath()));
-        return super.visitNewClass(tree, null);
-      }
-    }.scan(initialiser, null);
-    return simple[0];
-  }
-
-  private static boolean isPlatform(Element element) {
-    return element instanceof ExecutableElement method
-        && method.getEnclosingElement() instanceof TypeElement type
-        && type.asType() instanceof DeclaredType
-        && type.getQualifiedName().toString().startsWith("java.util.")
-        && !type.getQualifiedName().toString().equals("java.util.Scanner");
+    return new Effects(owner.program()).of(initialiser).kinds().isEmpty();
   }
 
   private void refuseIf(boolean condition, RefusalKind kind, OwnerClass.Field field, String place) {

@@ -13,6 +13,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
 
 /** A new object that is made by the way, of a class whose objects can be made and show nowhere. */
@@ -83,7 +84,16 @@ final class FreshObject {
 
       @Override
       public Void visitNewClass(NewClassTree tree, Void unused) {
-        requireCalm(type.trees().element(getCurrentPath()), tree);
+        Element made = type.trees().element(getCurrentPath());
+        boolean ofProject =
+            made != null
+                && made.getEnclosingElement() instanceof TypeElement of
+                && type.program().declares(of);
+        if (ofProject) {
+          // It could make one of this in turn, and so on without an end.
+          throw refused("a new object of it makes others", tree);
+        }
+        requireCalm(made, tree);
         return super.visitNewClass(tree, null);
       }
 

@@ -109,9 +109,11 @@ final class Given {
           .findFirst()
           .or(() -> Optional.of(reasons.get(0)));
     }
-    return values().size() > MOST_VALUES
-        ? Optional.of("it uses %d of its values".formatted(values().size()))
-        : Optional.empty();
+    if (values().size() > MOST_VALUES) {
+      return Optional.of("it uses %d of its values".formatted(values().size()));
+    }
+    owner.assumptions().addAll(steady.assumed());
+    return Optional.empty();
   }
 
   /** Why a use needs the old object; empty where a value does, which is noted. */

@@ -1,5 +1,7 @@
 package paredown.refactor;
 
+import java.util.List;
+import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.gate.Gates;
 import paredown.gate.Verdict;
@@ -30,6 +32,43 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
           Words.capitalised(what) + ".",
           "Choose another name with --name, or leave it where it is.");
     }
-    return new Judged(refactoring, planned.change(), verdict, planned.program());
+    if (verdict.breaks().isEmpty() && !verdict.types().isEmpty()) {
+      String[] what = verdict.types().get(0).split(" ", 2);
+      throw Refused.advising(
+          RefusalKind.INFERRED_TYPE,
+          "%s.".formatted(what[1]),
+          "Write the type arguments out there first, or say --delegate keep.",
+          what[0]);
+    }
+    Judged judged = new Judged(refactoring, planned.change(), verdict, planned.program());
+    if (sources.project().settings().strict()) {
+      judged.requireProved();
+    }
+    return judged;
+  }
+
+  /**
+   * Requires that the change rests on nothing that no proof can give.
+   *
+   * @throws Refused where it does
+   */
+  public void requireProved() {
+    requireProved(change);
+  }
+
+  /** The same for any change. */
+  public static void requireProved(Change change) {
+    List<Assumption> assumptions = change.report().assumptions();
+    if (!assumptions.isEmpty()) {
+      throw Refused.advising(
+          RefusalKind.ASSUMES,
+          "It rests on what no proof can give: " + assumptions.get(0).sentence() + ".",
+          "Leave --strict out, or strict: in pare.yaml, to rely on that.",
+          assumptions.stream()
+              .map(Assumption::place)
+              .filter(place -> !place.isEmpty())
+              .distinct()
+              .toArray(String[]::new));
+    }
   }
 }

@@ -13,6 +13,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.UnusableRequest;
+import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Replacement;
@@ -185,7 +186,16 @@ final class MoveMethodPlan {
     moving.visibility().change(moving.name()).ifPresent(wider::add);
     wider.addAll(moving.visibility().widening().announced());
     List<String> delegates = moving.delegate() ? List.of(OwnerClass.signature(method)) : List.of();
-    return new Change.Report(api, wider, delegates, notes());
+    return new Change.Report(api, wider, delegates, notes()).assuming(assumptions());
+  }
+
+  private List<Assumption> assumptions() {
+    OnlookersFromOutside.assume(owner, List.of(moving.method().name()));
+    OnlookersFromOutside.assume(target, List.of(moving.name()));
+    Assumptions all = new Assumptions();
+    all.addAll(owner.assumptions().all());
+    all.addAll(target.assumptions().all());
+    return all.all();
   }
 
   private static boolean isVisible(Element type) {

@@ -15,6 +15,7 @@ import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.UnusableRequest;
+import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.UseKind;
@@ -113,6 +114,7 @@ final class MovedChecks {
     if (moving.route().becomesStatic() || through instanceof Through.Fresh) {
       requireQuietStart();
     }
+    requireOldStart();
     if (through.variable() != null) {
       if (!target.element().getTypeParameters().isEmpty()) {
         throw Refused.because(RefusalKind.TARGET_GENERIC, subject, place);
@@ -124,20 +126,43 @@ final class MovedChecks {
 
   /** A first static call starts its class, which could look at others that are not ready yet. */
   private void requireQuietStart() {
+    requireQuiet(
+        target, "would start the static parts of", ", which use other classes, at another time");
+  }
+
+  /** Callers that ask the target only do not start the old class any more. */
+  private void requireOldStart() {
+    if (method.is(Modifier.STATIC) && !keepsDelegate()) {
+      requireQuiet(
+          owner,
+          "would not start the static parts of",
+          ", which do something that shows, any more");
+    }
+  }
+
+  private void requireQuiet(OwnerClass started, String does, String which) {
     if (wishes.accepted().contains(RefusalKind.STARTED_EARLIER)) {
       return;
     }
-    new StaticStart(program)
-        .loud(target.element())
-        .ifPresent(
-            name -> {
-              throw Refused.advising(
-                  RefusalKind.STARTED_EARLIER,
-                  "%s would start the static parts of %s, which use other classes, at another time."
-                      .formatted(subject, name),
-                  "If nobody can tell, say --accept started-earlier.",
-                  target.trees().place(target.tree()));
-            });
+    StaticStart.Sound sound =
+        new StaticStart(program)
+            .of(started.element(), (started == owner ? target : owner).element());
+    if (sound == StaticStart.Sound.LOUD) {
+      throw Refused.advising(
+          RefusalKind.STARTED_EARLIER,
+          "%s %s %s%s.".formatted(subject, does, started.simpleName(), which),
+          "If nobody can tell, say --accept started-earlier.",
+          started.trees().place(started.tree()));
+    }
+    if (sound == StaticStart.Sound.ASSUMED) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.START,
+              "it shows nowhere when the static parts of %s are initialised"
+                  .formatted(started.simpleName()),
+              started.trees().place(started.tree()));
+    }
   }
 
   private int release() {
@@ -169,12 +194,13 @@ final class MovedChecks {
             RefusalKind.TARGET_CHANGES, subject, owner.trees().place(use.path().getLeaf()));
       }
     }
+    owner.assumptions().addAll(steady.assumed());
   }
 
   /** Where its callers are all known, each is looked at for itself. */
   private void requireNotNull(Moving moving) {
     TargetThere there = moving.targetThere();
-    if (!there.always() && !there.callersTell()) {
+    if (!there.always() && !there.callersTell() && !there.isNeverLeftNull()) {
       throw Refused.advising(
           RefusalKind.MAYBE_NULL,
           "%s could be called where %s is null: it does not always ask it for something."

@@ -99,8 +99,19 @@ final class MovedCodeScan extends TreePathScanner<Void, Void> {
     return super.visitVariable(tree, null);
   }
 
+  /** An object of an inner class is made, which belongs to one that the new place has not. */
+  private void requireObjectAround(Element made, Tree where) {
+    if (InnerClasses.isInner(made) && !isWithin(made)) {
+      TypeElement scope = scope((TypeElement) made.getEnclosingElement());
+      if (!(through instanceof Through.Around && target.equals(scope))) {
+        throw refused(RefusalKind.INNER_OBJECT, where);
+      }
+    }
+  }
+
   @Override
   public Void visitClass(ClassTree tree, Void unused) {
+    requireObjectAround(InnerClasses.extended(owner.trees(), getCurrentPath()), tree);
     own.add(owner.trees().element(getCurrentPath()));
     inner++;
     later++;
@@ -285,6 +296,9 @@ final class MovedCodeScan extends TreePathScanner<Void, Void> {
       again.add(getCurrentPath());
     } else if (element != null) {
       seen.add(getCurrentPath());
+      if (element.getKind() == ElementKind.CONSTRUCTOR) {
+        requireObjectAround(element.getEnclosingElement(), tree);
+      }
     }
     return super.visitMemberReference(tree, null);
   }
@@ -295,19 +309,8 @@ final class MovedCodeScan extends TreePathScanner<Void, Void> {
     if (tree.getClassBody() == null && constructor != null) {
       seen.add(getCurrentPath());
     }
-    Element made = element(tree.getIdentifier());
-    boolean needsOuter =
-        made instanceof TypeElement type
-            && !isWithin(type)
-            && type.getKind() == ElementKind.CLASS
-            && type.getEnclosingElement() instanceof TypeElement
-            && !type.getModifiers().contains(Modifier.STATIC)
-            && tree.getEnclosingExpression() == null;
-    if (needsOuter) {
-      TypeElement scope = scope((TypeElement) made.getEnclosingElement());
-      if (!(through instanceof Through.Around && target.equals(scope))) {
-        throw refused(RefusalKind.INNER_OBJECT, tree);
-      }
+    if (tree.getEnclosingExpression() == null) {
+      requireObjectAround(element(tree.getIdentifier()), tree);
     }
     return super.visitNewClass(tree, null);
   }

@@ -159,7 +159,7 @@ final class NonNull {
         || Overriding.isFinal(method)
         || hasPrivateConstructors(method.getEnclosingElement())
             && program.declaration(method) != null
-            && Overriding.of(program, program.symbols().key(method)).isEmpty();
+            && !Overriding.isOverridden(program, method);
   }
 
   /** Whether all that could extend a class stands in its file. */

@@ -1,29 +1,19 @@
 package paredown.refactor;
 
-import java.util.Optional;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import paredown.program.Program;
-import paredown.program.Use;
-import paredown.program.UseKind;
+import paredown.refactor.effect.Overriders;
 
-/** Finds the methods of a program that override another. */
+/** Tells whether a method is overridden anywhere in the project. */
 final class Overriding {
   private Overriding() {}
 
   /** Whether nothing can override a method: it, or its class, is final, or it is private. */
   static boolean isFinal(ExecutableElement method) {
-    return method.getModifiers().contains(Modifier.PRIVATE)
-        || method.getModifiers().contains(Modifier.FINAL)
-        || method.getEnclosingElement().getModifiers().contains(Modifier.FINAL);
+    return Overriders.isFinal(method);
   }
 
-  /** The first declaration that overrides a method; empty where none in these files does. */
-  static Optional<Use> of(Program program, String method) {
-    return program
-        .uses()
-        .all()
-        .filter(use -> use.kind() == UseKind.OVERRIDES && use.key().contains(method))
-        .findFirst();
+  static boolean isOverridden(Program program, ExecutableElement method) {
+    return new Overriders(program).isOverridden(method);
   }
 }

@@ -91,6 +91,7 @@ final class OwnerClass {
   record Initialiser(BlockTree tree, TreePath path) {}
 
   private final UnitTrees trees;
+  private final Assumptions assumptions = new Assumptions();
   private final TreePath path;
   private final TypeElement element;
   private final List<Field> fields = new ArrayList<>();
@@ -105,6 +106,11 @@ final class OwnerClass {
       add(new TreePath(path, member));
     }
     fields.replaceAll(this::withWholeDeclaration);
+  }
+
+  /** What a change of this class rests on, as it is found while it is planned. */
+  Assumptions assumptions() {
+    return assumptions;
   }
 
   /** Fields that are declared together have one range, up to the semicolon. */

@@ -44,6 +44,8 @@ public enum RefusalKind {
   CALL_SHAPE(Mark.NOT_YET, "a caller cannot be changed yet"),
   DELEGATE_NEEDED(Mark.UNSAFE, "its old place is needed"),
   DISPATCH(Mark.UNSAFE, "objects of a class below would run another method"),
+  INFERRED_TYPE(Mark.UNSAFE, "an expression would have another type"),
+  ASSUMES(Mark.UNSAFE, "it rests on what no proof can give"),
   API_CHANGES(Mark.UNSAFE, "the public API would change, and was to be kept"),
   DOES_NOT_PARSE(Mark.UNSAFE, "a file that matters does not parse"),
   UNRESOLVED(Mark.UNSAFE, "names that matter cannot be resolved"),

@@ -11,6 +11,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import paredown.edit.Assumption;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
 
@@ -97,17 +98,25 @@ final class StaticParts {
             .filter(use -> !isWithinOwner(use))
             .findFirst();
     if (elsewhere.isPresent()) {
-      new StaticStart(owner.program())
-          .loud(owner.element())
-          .ifPresent(
-              name -> {
-                throw Refused.advising(
-                    RefusalKind.STARTED_EARLIER,
-                    "%s would not start the static parts of %s any more, which use other classes."
-                        .formatted(elsewhere.get().place(), name),
-                    "Leave a delegate, or what starts it, where it is.",
-                    elsewhere.get().place());
-              });
+      StaticStart.Sound sound =
+          new StaticStart(owner.program()).of(owner.element(), owner.element());
+      if (sound == StaticStart.Sound.LOUD) {
+        throw Refused.advising(
+            RefusalKind.STARTED_EARLIER,
+            "%s would not start the static parts of %s any more, which do something that shows."
+                .formatted(elsewhere.get().place(), owner.simpleName()),
+            "Leave a delegate, or what starts it, where it is.",
+            elsewhere.get().place());
+      }
+      if (sound == StaticStart.Sound.ASSUMED) {
+        owner
+            .assumptions()
+            .add(
+                Assumption.Kind.START,
+                "it shows nowhere when the static parts of %s are initialised"
+                    .formatted(owner.simpleName()),
+                elsewhere.get().place());
+      }
     }
   }
 

@@ -2,34 +2,58 @@ package paredown.refactor;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.ThrowTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
-import java.util.Optional;
+import java.util.EnumSet;
+import java.util.function.Predicate;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
+import paredown.refactor.effect.Deed;
+import paredown.refactor.effect.Deeds;
+import paredown.refactor.effect.Effects;
 
 /**
  * What a class does when it is first used: the initialisers of its static fields and its static
  * blocks. It is quiet where these know of no other class of the project, so that nobody can tell
- * when they run.
+ * when they run; it is loud where they print, register something, ask for properties or throw on
+ * purpose; between the two one assumes that nobody can tell.
  *
  * <p>The Java Language Specification, section 12.4.
  */
 final class StaticStart {
   private final Program program;
+  private final Effects effects;
 
   StaticStart(Program program) {
     this.program = program;
+    this.effects = new Effects(program);
   }
 
-  /** Where the start of a class, or of one above it, looks at others; empty where it is quiet. */
-  Optional<String> loud(TypeElement type) {
+  /** How much of the start of a class shows elsewhere. */
+  enum Sound {
+    QUIET,
+    ASSUMED,
+    LOUD
+  }
+
+  /**
+   * How loud the start of a class is, and of those above it.
+   *
+   * @param other a class that would be started before or after it now: loud where the two look at
+   *     each other
+   */
+  Sound of(TypeElement type, TypeElement other) {
+    Sound loudest = Sound.QUIET;
     for (Element at = type; at instanceof TypeElement each; at = superclass(each)) {
       TreePath path = program.declaration(each);
       if (path == null) {
@@ -37,12 +61,12 @@ final class StaticStart {
       }
       for (Tree member : ((ClassTree) path.getLeaf()).getMembers()) {
         TreePath inside = new TreePath(path, member);
-        if (isStatic(inside) && looksAtOthers(inside, type)) {
-          return Optional.of(each.getSimpleName().toString());
-        }
+        TreePath code = isStatic(inside) ? code(inside) : null;
+        Sound sound = code == null ? Sound.QUIET : sound(code, type, other);
+        loudest = sound.compareTo(loudest) > 0 ? sound : loudest;
       }
     }
-    return Optional.empty();
+    return loudest;
   }
 
   private Element superclass(TypeElement type) {
@@ -59,30 +83,145 @@ final class StaticStart {
         && field.getConstantValue() == null;
   }
 
-  private boolean looksAtOthers(TreePath member, TypeElement type) {
-    TreePath code =
-        member.getLeaf() instanceof VariableTree field && field.getInitializer() != null
-            ? new TreePath(member, field.getInitializer())
-            : member;
-    if (code == member && member.getLeaf() instanceof VariableTree) {
-      return false;
+  /** What runs for a member; null for a field without a value. */
+  private static TreePath code(TreePath member) {
+    if (member.getLeaf() instanceof VariableTree field) {
+      return field.getInitializer() == null ? null : new TreePath(member, field.getInitializer());
     }
-    boolean[] others = {false};
+    return member;
+  }
+
+  private Sound sound(TreePath code, TypeElement type, TypeElement other) {
+    Deeds deeds = effects.of(code);
+    boolean others = looksAtOthers(code, type);
+    boolean sets =
+        deeds.fields().stream().anyMatch(field -> !isWithin(field.getEnclosingElement(), type));
+    boolean prints = deeds.has(Deed.OUTSIDE) && !onlyUnknown(code);
+    if (throwsOnPurpose(code)
+        || sets
+        || prints
+        || registers(code, type)
+        || looksAt(code, named -> isWithin(named, other) && !isWithin(named, type))) {
+      return Sound.LOUD;
+    }
+    boolean counts = deeds.has(Deed.SETS) && others;
+    return counts ? Sound.LOUD : others ? Sound.ASSUMED : Sound.QUIET;
+  }
+
+  /** Whether what is asked of the platform stands in code that was followed, and does nothing. */
+  private boolean onlyUnknown(TreePath code) {
+    boolean[] outside = {false};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
+        Element method =
+            program.trees().getElement(new TreePath(getCurrentPath(), tree.getMethodSelect()));
+        String owner = method == null ? "" : String.valueOf(method.getEnclosingElement());
+        outside[0] |=
+            owner.startsWith("java.lang.System")
+                || owner.startsWith("java.io.")
+                || owner.startsWith("java.nio.")
+                || owner.startsWith("java.lang.Thread")
+                || owner.equals("java.lang.Runtime")
+                || owner.matches("java\\.lang\\.(Integer|Long|Boolean|Math)")
+                    && method.getSimpleName().toString().matches("get\\w+|random");
+        boolean project =
+            method != null
+                && method.getEnclosingElement() instanceof TypeElement of
+                && program.declares(of);
+        outside[0] |=
+            project
+                && effects
+                    .ofCall((javax.lang.model.element.ExecutableElement) method)
+                    .has(Deed.OUTSIDE);
+        return super.visitMethodInvocation(tree, null);
+      }
+    }.scan(code, null);
+    return !outside[0];
+  }
+
+  private boolean throwsOnPurpose(TreePath code) {
+    boolean[] found = {false};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitThrow(ThrowTree tree, Void unused) {
+        found[0] = true;
+        return null;
+      }
+
+      @Override
+      public Void visitClass(ClassTree tree, Void unused) {
+        return null;
+      }
+    }.scan(code, null);
+    return found[0];
+  }
+
+  /** Whether something of another class is asked for nothing but what that does. */
+  private boolean registers(TreePath code, TypeElement type) {
+    boolean[] found = {false};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitExpressionStatement(ExpressionStatementTree tree, Void unused) {
+        TreePath path = new TreePath(getCurrentPath(), tree.getExpression());
+        found[0] |= tree.getExpression() instanceof MethodInvocationTree && isOther(path, type);
+        return super.visitExpressionStatement(tree, null);
+      }
+
+      @Override
+      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
+        // A collection of another class that takes something in, wherever that stands.
+        found[0] |= isOther(getCurrentPath(), type) && changes(getCurrentPath(), tree);
+        return super.visitMethodInvocation(tree, null);
+      }
+    }.scan(code, null);
+    return found[0];
+  }
+
+  private boolean changes(TreePath path, MethodInvocationTree call) {
+    return program.trees().getElement(new TreePath(path, call.getMethodSelect()))
+            instanceof javax.lang.model.element.ExecutableElement method
+        && effects.ofCall(method).hasAny(EnumSet.of(Deed.CHANGES, Deed.SETS));
+  }
+
+  /** Whether a call begins at another class of the project, or at an object of it. */
+  private boolean isOther(TreePath call, TypeElement type) {
+    TreePath at = new TreePath(call, ((MethodInvocationTree) call.getLeaf()).getMethodSelect());
+    while (at.getLeaf() instanceof MemberSelectTree
+        || at.getLeaf() instanceof MethodInvocationTree) {
+      at =
+          at.getLeaf() instanceof MemberSelectTree select
+              ? new TreePath(at, select.getExpression())
+              : new TreePath(at, ((MethodInvocationTree) at.getLeaf()).getMethodSelect());
+    }
+    Element element = program.trees().getElement(at);
+    Element owner = element;
+    while (owner != null && !(owner instanceof TypeElement)) {
+      owner = owner.getEnclosingElement();
+    }
+    return owner instanceof TypeElement named
+        && !isWithin(named, type)
+        && (program.declares(named) || named.toString().startsWith("java.lang.System"));
+  }
+
+  private boolean looksAtOthers(TreePath code, TypeElement type) {
+    return looksAt(code, named -> !isWithin(named, type) && program.declares(named));
+  }
+
+  private boolean looksAt(TreePath code, Predicate<TypeElement> which) {
+    boolean[] found = {false};
     new TreePathScanner<Void, Void>() {
       @Override
       public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        Element element = program.trees().getElement(getCurrentPath());
-        Element owner = element;
+        Element owner = program.trees().getElement(getCurrentPath());
         while (owner != null && !(owner instanceof TypeElement)) {
           owner = owner.getEnclosingElement();
         }
-        boolean other =
-            owner instanceof TypeElement named && !isWithin(named, type) && program.declares(named);
-        others[0] |= other;
+        found[0] |= owner instanceof TypeElement named && which.test(named);
         return super.visitIdentifier(tree, null);
       }
     }.scan(code, null);
-    return others[0];
+    return found[0];
   }
 
   private static boolean isWithin(Element named, TypeElement type) {

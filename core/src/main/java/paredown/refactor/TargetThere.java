@@ -5,6 +5,7 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePath;
 import java.util.Map;
 import javax.lang.model.element.VariableElement;
+import paredown.edit.Assumption;
 import paredown.program.Program;
 
 /** Tells whether the object that a method moves to is there whenever the method is called. */
@@ -26,9 +27,58 @@ final class TargetThere {
   /** Whether nobody can call the method without it, or the method fails at once where it is not. */
   boolean always() {
     if (always == null) {
-      always = accepted || isAsked() || isHeld();
+      always = accepted || isHeld() || isAskedFirst();
     }
     return always;
+  }
+
+  /** Whether the method fails without it; what it does before that is assumed to show nowhere. */
+  private boolean isAskedFirst() {
+    if (!isAsked()) {
+      return false;
+    }
+    TreePath body = new TreePath(route.method().path(), route.method().tree().getBody());
+    boolean acts =
+        new DeedsBefore(route.owner().trees(), new CalmCalls(route.program()).effects())
+            .acts(body, this::isVariable);
+    if (acts) {
+      route
+          .owner()
+          .assumptions()
+          .add(
+              Assumption.Kind.FAILURE,
+              "where %s is null, it shows nowhere that %s fails before it does anything else"
+                  .formatted(
+                      route.through().variable().getSimpleName(),
+                      OwnerClass.signature(route.method())),
+              route.owner().trees().place(route.method().tree()));
+    }
+    return true;
+  }
+
+  /** Whether no code seen leaves null there or checks for it, so that it is assumed to be there. */
+  boolean isNeverLeftNull() {
+    VariableElement variable = route.through().variable();
+    boolean early =
+        route.through() instanceof Through.Field
+            && new EarlyRun(route.owner(), route.method()).isInSources();
+    if (variable == null || early || NullDoubt.isStated(route.program(), variable)) {
+      return false;
+    }
+    route
+        .owner()
+        .assumptions()
+        .add(
+            Assumption.Kind.NULL,
+            "%s of %s is never null"
+                .formatted(variable.getSimpleName(), OwnerClass.signature(route.method())),
+            route.owner().trees().place(route.method().tree()));
+    return true;
+  }
+
+  private boolean isVariable(TreePath path) {
+    return isPlainName(path)
+        && route.through().variable().equals(route.owner().trees().element(path));
   }
 
   /** Whether each call shows what it gives, so that it can be looked at for itself. */

@@ -77,6 +77,6 @@ final class Ties {
   }
 
   static boolean isOverridden(OwnerClass owner, OwnerClass.Method method) {
-    return !method.is(Modifier.PRIVATE) && Overriding.of(owner.program(), method.key()).isPresent();
+    return Overriding.isOverridden(owner.program(), method.element());
   }
 }

@@ -79,6 +79,7 @@ final class ValuePassing extends Passing {
     if (!steady.is(read, where, isLater(where))) {
       throw refused(word + " could change while it runs", where);
     }
+    owner().assumptions().addAll(steady.assumed());
     boolean taken = locals.contains(word);
     String name =
         taken ? Words.decapitalised(owner().simpleName()) + Words.capitalised(word) : word;

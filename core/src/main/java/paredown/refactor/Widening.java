@@ -156,7 +156,7 @@ final class Widening {
         && !modifiers.contains(Modifier.PRIVATE)
         && (modifiers.contains(Modifier.PROTECTED)
             || modifiers.contains(Modifier.ABSTRACT)
-            || Overriding.of(program, program.symbols().key(element)).isPresent());
+            || Overriding.isOverridden(program, (ExecutableElement) element));
   }
 
   private static String name(Element element) {

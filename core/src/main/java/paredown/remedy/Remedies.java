@@ -14,7 +14,6 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.ExtractClass;
 import paredown.refactor.Judged;
-import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.text.Counted;
@@ -128,11 +127,7 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
       Judged judged = Judged.of(refactoring, sources, index);
       Change change = judged.change();
       return new Remedy(
-          original.id(),
-          refactoring,
-          effect(refactoring, change, facts),
-          change,
-          judged.verdict());
+          original.id(), refactoring, effect(refactoring, change, facts), change, judged.verdict());
     } catch (Refused refused) {
       Set<String> staying = callers(refused.subject(), refactoring, facts);
       if (staying.isEmpty()) {

@@ -51,6 +51,7 @@ public final class Session {
   private final Journal journal;
   private Sources sources;
   private int commits;
+  private boolean strict;
 
   private Session(Project project, Progress progress) {
     this.project = project;
@@ -63,6 +64,19 @@ public final class Session {
   public Session lookingAt(int commits) {
     this.commits = commits;
     return this;
+  }
+
+  /** Refuses changes that rest on assumptions, where this is set here or in the settings. */
+  public Session strict(boolean wished) {
+    strict = wished;
+    return this;
+  }
+
+  private Judged required(Judged judged) {
+    if (strict) {
+      judged.requireProved();
+    }
+    return judged;
   }
 
   /** The files that differ from a revision. */
@@ -223,13 +237,16 @@ public final class Session {
         name.isEmpty()
             ? Remedies.planProposed(candidate, survey.facts(), sources(), index())
             : Remedies.plan(candidate.named(name.get()), survey.facts(), sources(), index());
+    if (strict) {
+      Judged.requireProved(remedy.change());
+    }
     return new Preview(remedy.refactoring(), remedy.change(), remedy.verdict());
   }
 
   /** Plans a refactoring and lets the first two gates judge it; nothing is written. */
   public Preview preview(Refactoring refactoring) {
     progress.doing("planning, and checking that every name still means the same");
-    Judged judged = Judged.of(refactoring, sources(), index());
+    Judged judged = required(Judged.of(refactoring, sources(), index()));
     return new Preview(refactoring, judged.change(), judged.verdict());
   }
 

@@ -140,12 +140,8 @@ class StructureKeptTest {
   @Test
   void argumentsOfOneTypeThatAreSwappedAreCaught() {
     int call = QUAY.indexOf("record(first, second)") + "record(".length();
-    edits.add(
-        Replacement.of(
-            call, call + 5, Carried.range(PATH, call + 7, call + 13)));
-    edits.add(
-        Replacement.of(
-            call + 7, call + 13, Carried.range(PATH, call, call + 5)));
+    edits.add(Replacement.of(call, call + 5, Carried.range(PATH, call + 7, call + 13)));
+    edits.add(Replacement.of(call + 7, call + 13, Carried.range(PATH, call, call + 5)));
     assertCaught("is in another place than it was");
   }
 
@@ -202,7 +198,9 @@ class StructureKeptTest {
             list,
             list + "Integer".length(),
             Written.text("").name("Object", "type java.lang.Object").done()));
-    assertCaught("has the type");
+    Verdict verdict = verdict();
+    assertEquals(List.of(), verdict.errors());
+    assertTrue(verdict.types().toString().contains("would have the type"), verdict.toString());
   }
 
   @Test

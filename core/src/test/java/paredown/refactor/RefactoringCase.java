@@ -3,6 +3,7 @@ package paredown.refactor;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assertions.fail;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -23,9 +24,10 @@ import paredown.program.Sources;
  *
  * <p>Its file begins with {@code #} and a sentence, then the operation as it would be typed; then
  * files behind {@code --- before PATH} and {@code --- after PATH}, or {@code --- refused KIND
- * PLACE}. A case that is refused may go on with what would come of it, and {@code --- shows BEFORE
- * -> AFTER}: what {@code ferry.Probe.run()} gives then. A line {@code lines end with CRLF} says
- * that all of its files do.
+ * PLACE}. A case that is refused may go on with what would come of it, {@code --- assumes KIND
+ * PLACE}: an assumption that the change rests on; and {@code --- shows BEFORE -> AFTER}: what
+ * {@code ferry.Probe.run()} gives then. A line {@code lines end with CRLF} says that all of its
+ * files do.
  */
 record RefactoringCase(
     String sentence,
@@ -33,6 +35,7 @@ record RefactoringCase(
     Map<String, String> before,
     Map<String, String> after,
     String refused,
+    List<String> assumed,
     String shows) {
 
   static List<RefactoringCase> all(Path folder) throws IOException {
@@ -53,6 +56,7 @@ record RefactoringCase(
     Map<String, String> before = new TreeMap<>();
     Map<String, String> after = new TreeMap<>();
     String refused = "";
+    List<String> assumed = new ArrayList<>();
     String shows = "";
     Map<String, String> into = null;
     String path = "";
@@ -64,6 +68,9 @@ record RefactoringCase(
       } else if (line.startsWith("--- refused ")) {
         refused = line.substring("--- refused ".length());
         into = null;
+      } else if (line.startsWith("--- assumes ")) {
+        assumed.add(line.substring("--- assumes ".length()));
+        into = null;
       } else if (line.startsWith("--- shows ")) {
         shows = line.substring("--- shows ".length());
         into = null;
@@ -71,7 +78,7 @@ record RefactoringCase(
         into.merge(path, line + end, String::concat);
       }
     }
-    return new RefactoringCase(sentence, operation, before, after, refused, shows);
+    return new RefactoringCase(sentence, operation, before, after, refused, assumed, shows);
   }
 
   /** The value of an option of the operation; empty where it is not given. */
@@ -129,13 +136,25 @@ record RefactoringCase(
     Sources sources = new Fixture(root).withAll(before).sources();
     SourceIndex index = sources.index();
     if (!refused.isEmpty()) {
-      Refused met = assertThrows(Refused.class, () -> Judged.of(refactoring(), sources, index));
+      Refused met =
+          assertThrows(
+              Refused.class,
+              () -> {
+                Judged judged = Judged.of(refactoring(), sources, index);
+                fail("not refused: " + sentence + " " + judged.change().report().assumptions());
+              });
       String place = met.places().isEmpty() ? "" : " " + met.places().get(0);
       assertEquals(refused, met.kind().id() + place, met.getMessage());
       return;
     }
     Judged planned = Judged.of(refactoring(), sources, index);
     assertTrue(planned.verdict().passed(), planned.verdict().toString());
+    assertEquals(
+        assumed,
+        planned.change().report().assumptions().stream()
+            .map(each -> (each.kind().id() + " " + each.place()).strip())
+            .toList(),
+        planned.change().report().assumptions().toString());
     Map<String, String> texts = new TreeMap<>();
     planned.change().files().forEach(file -> texts.put(file.path(), file.after().text()));
     assertEquals(after, texts);

@@ -52,7 +52,7 @@ class RefusalKindTest {
   void isForcedByACaseWhereItIsUnsafe() throws IOException {
     Set<String> forced = new TreeSet<>(examples().keySet());
     // These are forced elsewhere: by bytes that are no text, and in the tests of the command line.
-    forced.addAll(Set.of("garbled", "no-test-command", "api-changes"));
+    forced.addAll(Set.of("garbled", "no-test-command", "api-changes", "assumes"));
     for (RefusalKind kind : RefusalKind.values()) {
       if (kind.mark() == RefusalKind.Mark.UNSAFE) {
         assertTrue(forced.contains(kind.id()), kind.id() + " is never forced");

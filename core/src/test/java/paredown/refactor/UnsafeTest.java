@@ -37,6 +37,7 @@ class UnsafeTest {
           RefusalKind.UNRESOLVED,
           RefusalKind.GARBLED,
           RefusalKind.API_CHANGES,
+          RefusalKind.ASSUMES,
           RefusalKind.NO_TEST_COMMAND);
 
   @TempDir Path folder;

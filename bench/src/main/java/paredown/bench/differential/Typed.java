@@ -1,0 +1,66 @@
+package paredown.bench.differential;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import paredown.refactor.ExtractClass;
+import paredown.refactor.MoveMethod;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+
+/** A typed command as the operation that it asks for. */
+final class Typed {
+  private final List<String> words;
+
+  private Typed(String command) {
+    this.words = Arrays.asList(command.split(" "));
+  }
+
+  static Refactoring refactoring(String command) {
+    return new Typed(command).refactoring();
+  }
+
+  private Optional<String> option(String name) {
+    int at = words.indexOf(name);
+    return at < 0 ? Optional.empty() : Optional.of(words.get(at + 1));
+  }
+
+  private List<String> list(String name) {
+    return option(name).map(all -> List.of(all.split(";|,(?![^(]*\\))"))).orElse(List.of());
+  }
+
+  private Refactoring refactoring() {
+    Optional<Boolean> delegate = option("--delegate").map("keep"::equals);
+    Set<RefusalKind> accepted = EnumSet.noneOf(RefusalKind.class);
+    list("--accept")
+        .forEach(kind -> accepted.add(RefusalKind.valueOf(kind.toUpperCase().replace('-', '_'))));
+    if (words.get(0).equals("extract")) {
+      return new ExtractClass(
+          words.get(2),
+          list("--fields"),
+          list("--methods"),
+          option("--name").orElseThrow(),
+          new ExtractClass.Wishes(
+              delegate,
+              accepted,
+              words.contains("--nested"),
+              option("--package"),
+              option("--held-as"),
+              option("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
+              option("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    String[] member = words.get(2).split("#");
+    return new MoveMethod(
+        member[0],
+        member[1],
+        option("--to").orElseThrow(),
+        new MoveMethod.Wishes(
+            option("--through"),
+            delegate,
+            option("--pass").filter("owner"::equals).isPresent(),
+            option("--name"),
+            accepted));
+  }
+}

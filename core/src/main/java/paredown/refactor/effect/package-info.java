@@ -1,0 +1,2 @@
+/** Effects: what running code reads, changes, prints and throws, implicit calls included. */
+package paredown.refactor.effect;
