@@ -144,9 +144,13 @@ public final class Slots {
             && !slot.getModifiers().contains(Modifier.STATIC);
     TypeElement owner = (TypeElement) slot.getEnclosingElement();
     TypeElement below = (TypeElement) method.getEnclosingElement();
+    boolean inheritedForInterface =
+        owner.getKind().isInterface()
+            && below.getKind().isClass()
+            && !method.getModifiers().contains(Modifier.PRIVATE);
     return !plain
         && !slot.getModifiers().contains(Modifier.PRIVATE)
-        && program.supertypes(below).contains(owner)
+        && (inheritedForInterface || program.supertypes(below).contains(owner))
         && program
             .symbols()
             .erasedParameters(method)

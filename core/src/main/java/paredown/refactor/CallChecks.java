@@ -44,17 +44,18 @@ final class CallChecks {
     }
     boolean keeps = moving.through() instanceof Through.Field;
     int times = moving.given().isOwner() ? 1 : moving.given().values().size();
-    if (!keeps && times != 1 && !order.isQuiet(object)) {
+    if (!keeps && times == 0 && !order.isOmissible(object)) {
       throw call.refused(
           RefusalKind.CALL_ORDER,
-          times == 0 ? "a caller's expression would be lost" : "it would be evaluated twice");
+          order.canFail(object)
+              ? "a caller's expression that could fail would be lost"
+              : "a caller's expression would be lost");
     }
-    if (keeps && times > 0 && !order.isQuiet(object)) {
+    if (!keeps && times > 1 && !order.isRepeatable(object)) {
+      throw call.refused(RefusalKind.CALL_ORDER, "it would be evaluated twice");
+    }
+    if (keeps && times > 0 && !order.isRepeatable(object)) {
       throw call.refused(RefusalKind.CALL_ORDER, "a caller's expression would be evaluated twice");
-    }
-    if (!keeps && times == 0 && order.canFail(object)) {
-      throw call.refused(
-          RefusalKind.CALL_ORDER, "a caller's expression that could fail would be lost");
     }
     boolean asked =
         keeps || (moving.given().isOwner() ? moving.given().isOwnerAskedAtOnce() : times > 0);

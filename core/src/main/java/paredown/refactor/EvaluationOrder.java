@@ -61,9 +61,27 @@ final class EvaluationOrder {
     return true;
   }
 
-  /** Whether an expression may be evaluated twice, or not at all. */
+  /** Whether evaluating an expression does nothing that shows. */
   boolean isQuiet(TreePath expression) {
     return effect(expression) != Effect.ACTS;
+  }
+
+  /** Whether an expression may be evaluated twice: it also gives the same both times. */
+  boolean isRepeatable(TreePath expression) {
+    boolean[] makes = {false};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitNewClass(NewClassTree tree, Void unused) {
+        makes[0] = true;
+        return null;
+      }
+    }.scan(expression, null);
+    return !makes[0] && isQuiet(expression);
+  }
+
+  /** Whether an expression need not be evaluated at all: it cannot fail either. */
+  boolean isOmissible(TreePath expression) {
+    return isQuiet(expression) && !canFail(expression);
   }
 
   /** Whether an expression does nothing, and is not changed by anything else. */
@@ -137,12 +155,6 @@ final class EvaluationOrder {
     new TreePathScanner<Void, Void>() {
       private void atLeast(Effect effect) {
         worst[0] = effect.compareTo(worst[0]) > 0 ? effect : worst[0];
-      }
-
-      @Override
-      public Void visitNewClass(NewClassTree tree, Void unused) {
-        atLeast(Effect.ACTS);
-        return null;
       }
 
       @Override

@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -80,6 +81,8 @@ final class ProgramRun {
       return printed.toString(StandardCharsets.UTF_8).strip() + thrown;
     } catch (TimeoutException e) {
       return "does not end";
+    } catch (ExecutionException withoutMain) {
+      return NOT_COMPILED;
     } catch (Exception e) {
       throw new IllegalStateException(e);
     } finally {

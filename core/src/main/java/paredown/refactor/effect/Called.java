@@ -81,6 +81,10 @@ final class Called {
       return only(Deed.UNKNOWN);
     }
     Deeds deeds = new Deeds();
+    if (method.getKind() == ElementKind.CONSTRUCTOR
+        || method.getModifiers().contains(Modifier.STATIC)) {
+      start(type, depth, deeds);
+    }
     if (method.getKind() == ElementKind.CONSTRUCTOR) {
       construct(type, method, depth, deeds);
       return deeds;
@@ -162,6 +166,27 @@ final class Called {
         .filter(each -> each.getParameters().isEmpty())
         .findFirst()
         .ifPresent(each -> deeds.addCalled(of(each, depth + 1), null));
+  }
+
+  /** Which fields are set where a class is used first; what else that does is not looked at. */
+  private void start(TypeElement type, int depth, Deeds deeds) {
+    TreePath path = declaration(type, depth);
+    if (path == null || !(path.getLeaf() instanceof ClassTree tree) || !open.add(type)) {
+      return;
+    }
+    for (Tree member : tree.getMembers()) {
+      TreePath at = new TreePath(path, member);
+      boolean runs =
+          member instanceof VariableTree field && field.getInitializer() != null && isStatic(at)
+              || member instanceof BlockTree block && block.isStatic();
+      if (runs) {
+        Set<Element> set = effects.of(at, null, depth + 1).fields();
+        set.stream()
+            .filter(field -> !type.equals(field.getEnclosingElement()))
+            .forEach(field -> deeds.sets(field, null));
+      }
+    }
+    open.remove(type);
   }
 
   private boolean isStatic(TreePath member) {

@@ -1,0 +1,62 @@
+package paredown.bench.differential;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+
+/** Draws an operation and a site for a random program. */
+interface Draw {
+  /** All operations, by their names. */
+  Map<String, Draw> ALL =
+      new TreeMap<>(Map.of("move-method", Draw::moveMethod, "extract-class", Draw::extractClass));
+
+  /** A command as it is typed. */
+  String command(RandomProgram program, Random random);
+
+  private static <T> T one(List<T> of, Random random) {
+    return of.get(random.nextInt(of.size()));
+  }
+
+  private static String moveMethod(RandomProgram program, Random random) {
+    String method = one(program.methods(), random);
+    boolean takes = method.contains("Target");
+    List<String> ways = new ArrayList<>();
+    ways.add(takes ? " --through t" : "");
+    ways.add(takes ? " --through t" : " --through static");
+    if (program.fields().contains("target")) {
+      ways.add(" --through target");
+    }
+    String delegate = one(List.of("", " --delegate none", " --delegate none", " --delegate keep"), random);
+    String pass = random.nextInt(8) == 0 ? " --pass owner" : "";
+    return "move method Owner#%s --to Target%s%s%s".formatted(method, one(ways, random), delegate, pass);
+  }
+
+  private static String extractClass(RandomProgram program, Random random) {
+    List<String> fields = some(program.fields(), 1 + random.nextInt(2), random);
+    List<String> methods = new ArrayList<>();
+    if (random.nextBoolean()) {
+      methods.addAll(some(program.methods(), 1, random));
+    }
+    if (random.nextInt(3) == 0 && fields.contains("a")) {
+      methods.add("a()");
+    }
+    String words = " --fields " + String.join(",", fields);
+    if (!methods.isEmpty()) {
+      words += " --methods " + String.join(";", methods);
+    }
+    String pass = one(List.of("", "", " --pass owner", " --pass values"), random);
+    String delegate = one(List.of("", " --delegate none", " --delegate keep"), random);
+    return "extract class Owner%s --name Part%s%s".formatted(words, pass, delegate);
+  }
+
+  private static List<String> some(List<String> of, int count, Random random) {
+    List<String> left = new ArrayList<>(of);
+    List<String> chosen = new ArrayList<>();
+    for (int i = 0; i < count && !left.isEmpty(); i++) {
+      chosen.add(left.remove(random.nextInt(left.size())));
+    }
+    return chosen;
+  }
+}
