@@ -138,7 +138,17 @@ final class MoveMethodSites implements Sites {
           new Site(
               kind,
               new MoveMethod(type.name(), method.signature(), target, wishes),
-              callers.of(type, method.signature())));
+              callers.of(type, method.signature()),
+              isLegal(method, target, through, delegate)));
+    }
+
+    private boolean isLegal(MethodFact method, String target, String through, boolean delegate) {
+      TypeFact taking =
+          types.stream().filter(each -> each.name().equals(target)).findFirst().orElseThrow();
+      boolean tied = method.overrides() || !method.head().annotations().isEmpty();
+      boolean makes = List.of("new", "new-field", "callers").contains(through);
+      boolean made = taking.kind() == TypeFact.Kind.CLASS && !taking.isAbstract();
+      return (delegate || !tied) && (made || !makes);
     }
   }
 }

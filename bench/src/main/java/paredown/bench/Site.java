@@ -9,8 +9,16 @@ import paredown.refactor.Refactoring;
  *
  * @param kind what kind of site it is, so that every kind gets its share
  * @param callers the other files that use what it changes
+ * @param legal whether a programmer could ask for it at all, as far as declarations tell: nobody
+ *     takes an overriding method, or one with an annotation, away without a trace, or makes objects
+ *     of what has none
  */
-record Site(String kind, Refactoring operation, Set<String> callers) {
+record Site(String kind, Refactoring operation, Set<String> callers, boolean legal) {
+
+  /** A site that a programmer could ask for. */
+  Site(String kind, Refactoring operation, Set<String> callers) {
+    this(kind, operation, callers, true);
+  }
 
   /** Eight hexadecimal digits of what would be typed. */
   String id() {

@@ -163,7 +163,7 @@ public final class Sweep {
       outcome = attempt(site, site.operation(), note);
     } catch (Refused refused) {
       String mark = refused.kind().mark() == RefusalKind.Mark.UNSAFE ? "unsafe" : "not yet";
-      outcome = "refused " + mark + " " + refused.kind().id();
+      outcome = (site.legal() ? "refused " + mark : "no programmer's") + " " + refused.kind().id();
       note.put("why", refused.getMessage() + " " + refused.places());
     } catch (UnusableRequest unusable) {
       outcome = "no site";

@@ -21,16 +21,20 @@ final class SweepSummary {
   /** Prints the counts; whether nothing failed. */
   boolean print() {
     List<String[]> applied = with("applied");
-    List<String[]> tried = lines.stream().filter(line -> !line[2].equals("no site")).toList();
+    List<String[]> asked = with("no programmer's");
+    List<String[]> tried =
+        lines.stream().filter(line -> !line[2].startsWith("no ")).toList();
     List<String[]> refused = with("refused");
     List<String[]> failed = with("FAILED");
     long notYet = with("refused not yet").size();
     System.out.printf(
-        "%s: %d sites, %d tried, %d applied (%d on disk), %d refused (%d not yet), %d failed%n",
+        "%s: %d sites, %d that nobody would ask for; %d tried, %d applied, %d %% (%d on disk), %d refused (%d not yet), %d failed%n",
         library,
         sites,
+        asked.size(),
         tried.size(),
         applied.size(),
+        tried.isEmpty() ? 0 : applied.size() * 100 / tried.size(),
         with("applied on disk").size(),
         refused.size(),
         notYet,

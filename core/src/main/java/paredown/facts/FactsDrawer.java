@@ -319,6 +319,10 @@ public final class FactsDrawer {
   }
 
   private static boolean passesUp(MethodTree tree) {
+    if (tree.getBody() == null) {
+      // A constructor that somebody has not finished writing.
+      return false;
+    }
     if (tree.getBody().getStatements().isEmpty()) {
       return tree.getParameters().isEmpty();
     }

@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.net.URI;
 import java.net.URISyntaxException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -32,6 +33,7 @@ import javax.tools.SimpleJavaFileObject;
 import javax.tools.ToolProvider;
 import paredown.project.Module;
 import paredown.project.Project;
+import paredown.project.ProjectUnreadable;
 import paredown.text.SourceText;
 
 /**
@@ -39,6 +41,9 @@ import paredown.text.SourceText;
  * are found by the compiler where these files need them.
  */
 public final class Program {
+  private static final SourceText EMPTY =
+      new SourceText("Empty.java", "", StandardCharsets.UTF_8);
+
   private final Sources sources;
   private final DocTrees trees;
   private final Elements elements;
@@ -102,11 +107,59 @@ public final class Program {
         SourceText source = texts.get(path(tree.getSourceFile()));
         units.put(source.path(), new Unit(source, tree));
       }
-      task.analyze();
-      return new Program(sources, task, units, errors(said, texts.keySet()));
+      int read = said.getDiagnostics().size();
+      try {
+        task.analyze();
+      } catch (IllegalStateException | AssertionError brokenDown) {
+        return without(sources, texts, errors(said, texts.keySet(), read), more, seen, brokenDown);
+      }
+      return new Program(sources, task, units, errors(said, texts.keySet(), read));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /**
+   * The same without the files that do not parse: the compiler itself breaks down on some of them.
+   *
+   * @param unread what it says of these files
+   * @throws ProjectUnreadable where it breaks down on others
+   */
+  private static Program without(
+      Sources sources,
+      Map<String, SourceText> texts,
+      List<CompileError> unread,
+      List<String> more,
+      Function<SourceText, CharSequence> seen,
+      Throwable brokenDown) {
+    Map<String, SourceText> left = new LinkedHashMap<>(texts);
+    unread.forEach(error -> left.remove(error.file()));
+    if (left.size() == texts.size()) {
+      throw new ProjectUnreadable(
+          "The JDK's compiler breaks down on these sources, among them "
+              + texts.keySet().iterator().next()
+              + ".",
+          "Try another JDK, or leave the file that it cannot read out with exclude: in pare.yaml.",
+          brokenDown);
+    }
+    boolean none = left.isEmpty();
+    if (none) {
+      // The compiler will not start on nothing.
+      left.put(EMPTY.path(), EMPTY);
+    }
+    Program program = attribute(sources, left, more, seen);
+    List<CompileError> errors = new ArrayList<>(unread);
+    errors.addAll(program.errors);
+    return new Program(program, none ? Map.of() : program.units, errors);
+  }
+
+  private Program(Program same, Map<String, Unit> units, List<CompileError> errors) {
+    this.sources = same.sources;
+    this.trees = same.trees;
+    this.elements = same.elements;
+    this.types = same.types;
+    this.units = units;
+    this.errors = errors;
   }
 
   private static List<String> options(Project project) {
@@ -142,10 +195,17 @@ public final class Program {
     return options;
   }
 
+  /**
+   * The errors of some files.
+   *
+   * @param read how many of all messages came while the texts were read
+   */
   private static List<CompileError> errors(
-      DiagnosticCollector<JavaFileObject> said, Set<String> paths) {
+      DiagnosticCollector<JavaFileObject> said, Set<String> paths, int read) {
     List<CompileError> errors = new ArrayList<>();
+    int at = 0;
     for (Diagnostic<? extends JavaFileObject> each : said.getDiagnostics()) {
+      boolean parsing = at++ < read;
       if (each.getKind() == Diagnostic.Kind.ERROR) {
         String file = each.getSource() == null ? "" : path(each.getSource());
         if (paths.contains(file) || each.getSource() == null) {
@@ -155,7 +215,8 @@ public final class Program {
                   file,
                   (int) each.getPosition(),
                   each.getLineNumber(),
-                  each.getMessage(java.util.Locale.ENGLISH)));
+                  each.getMessage(java.util.Locale.ENGLISH),
+                  parsing));
         }
       }
     }

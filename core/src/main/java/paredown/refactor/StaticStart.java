@@ -120,7 +120,7 @@ final class StaticStart {
         outside[0] |=
             owner.startsWith("java.lang.System")
                 || owner.startsWith("java.io.")
-                || owner.startsWith("java.nio.")
+                || owner.startsWith("java.nio.file.")
                 || owner.startsWith("java.lang.Thread")
                 || owner.equals("java.lang.Runtime")
                 || owner.matches("java\\.lang\\.(Integer|Long|Boolean|Math)")

@@ -16,7 +16,8 @@ final class Platform {
           "java\\.lang\\.(String|Math|StrictMath|Integer|Long|Short|Byte|Character|Boolean|Double"
               + "|Float|Number|Enum|Record|Void)|java\\.math\\..*|java\\.time\\..*"
               + "|java\\.util\\.(Optional\\w*|UUID|Locale|OptionalInt)|java\\.lang\\.Class"
-              + "|java\\.net\\.URI");
+              + "|java\\.net\\.URI|java\\.nio\\.charset\\.(Charset|StandardCharsets)"
+              + "|java\\.util\\.regex\\.Pattern");
 
   private static final Pattern TEXT_IN_THE_MAKING =
       Pattern.compile("java\\.lang\\.(StringBuilder|StringBuffer|AbstractStringBuilder)");
