@@ -22,8 +22,7 @@ final class SweepSummary {
   boolean print() {
     List<String[]> applied = with("applied");
     List<String[]> asked = with("no programmer's");
-    List<String[]> tried =
-        lines.stream().filter(line -> !line[2].startsWith("no ")).toList();
+    List<String[]> tried = lines.stream().filter(line -> !line[2].startsWith("no ")).toList();
     List<String[]> refused = with("refused");
     List<String[]> failed = with("FAILED");
     long notYet = with("refused not yet").size();

@@ -178,7 +178,7 @@ final class TokensKept {
             run.start() >= region.start()
                 && run.start() + run.length() <= region.end()
                 && run.kind() == Run.Kind.CARRIED;
-        if (!within) {
+        if (!within || !isWorkedOut(file.after(), run)) {
           continue;
         }
         boolean turned =
@@ -199,6 +199,14 @@ final class TokensKept {
         last = run;
       }
     }
+  }
+
+  /** Whether a run holds anything that is worked out: brackets and commas come and go. */
+  private static boolean isWorkedOut(SourceText source, Run run) {
+    return source
+        .slice(run.start(), run.start() + run.length())
+        .chars()
+        .anyMatch(sign -> Character.isJavaIdentifierPart(sign) || sign == '"' || sign == '\'');
   }
 
   private boolean sameBody(Run one, Run other) {

@@ -41,8 +41,7 @@ import paredown.text.SourceText;
  * are found by the compiler where these files need them.
  */
 public final class Program {
-  private static final SourceText EMPTY =
-      new SourceText("Empty.java", "", StandardCharsets.UTF_8);
+  private static final SourceText EMPTY = new SourceText("Empty.java", "", StandardCharsets.UTF_8);
 
   private final Sources sources;
   private final DocTrees trees;

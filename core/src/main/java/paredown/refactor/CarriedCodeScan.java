@@ -93,8 +93,8 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   public Void visitAnnotation(AnnotationTree tree, Void unused) {
     boolean stays =
         delegates
-            && !Ties.isCopied(tree)
-            && getCurrentPath().getParentPath().getParentPath().getLeaf() instanceof MethodTree;
+            && getCurrentPath().getParentPath().getParentPath().getLeaf() instanceof MethodTree
+            && !Ties.isCopied(owner, getCurrentPath());
     return stays ? null : super.visitAnnotation(tree, null);
   }
 

@@ -4,11 +4,11 @@ import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
-import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
+import paredown.edit.Assumption;
 import paredown.program.Below;
 import paredown.program.ModuleDeclaration;
 import paredown.refactor.MemberUses.Access;
@@ -17,14 +17,6 @@ import paredown.refactor.effect.Effects;
 
 /** What must hold of fields before they may be extracted. */
 final class FieldChecks {
-  /** Annotations that say nothing to anybody who looks for a member by its name. */
-  private static final Set<String> HARMLESS =
-      Set.of(
-          "java.lang.Deprecated",
-          "java.lang.SuppressWarnings",
-          "java.lang.SafeVarargs",
-          "java.lang.FunctionalInterface");
-
   private final OwnerClass owner;
   private final List<OwnerClass.Field> fields;
   private final List<OwnerClass.Field> ofObject;
@@ -69,8 +61,16 @@ final class FieldChecks {
   private boolean isHarmless(TreePath member, Tree modifiers, AnnotationTree annotation) {
     TreePath path = new TreePath(new TreePath(member, modifiers), annotation);
     Element type = owner.trees().element(new TreePath(path, annotation.getAnnotationType()));
-    return type instanceof TypeElement element
-        && HARMLESS.contains(element.getQualifiedName().toString());
+    Remarks.Kind kind = Remarks.of(type);
+    if (kind == Remarks.Kind.ASSUMED) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.REMARK,
+              "@%s is only a remark, which nobody looks for".formatted(type.getSimpleName()),
+              owner.trees().place(annotation));
+    }
+    return kind != Remarks.Kind.NONE;
   }
 
   /** Frameworks and native code may look at the fields of a class by their names. */

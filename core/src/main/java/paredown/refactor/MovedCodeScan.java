@@ -90,7 +90,9 @@ final class MovedCodeScan extends TreePathScanner<Void, Void> {
   @Override
   public Void visitAnnotation(AnnotationTree tree, Void unused) {
     boolean own = getCurrentPath().getParentPath().getLeaf() == method.tree().getModifiers();
-    return own && delegate && !Ties.isCopied(tree) ? null : super.visitAnnotation(tree, null);
+    return own && delegate && !Ties.isCopied(owner, getCurrentPath())
+        ? null
+        : super.visitAnnotation(tree, null);
   }
 
   @Override

@@ -88,6 +88,9 @@ final class NullDoubt {
     if (tree.getKind() == Tree.Kind.NULL_LITERAL) {
       return true;
     }
+    if (NonNull.is(program, path)) {
+      return false;
+    }
     if (tree instanceof ParenthesizedTree inner) {
       return mayBeNull(new TreePath(path, inner.getExpression()));
     }

@@ -2,8 +2,10 @@ package paredown.refactor;
 
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.util.TreePath;
 import java.util.Map;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.VariableElement;
 import paredown.edit.Assumption;
 import paredown.program.Program;
@@ -77,8 +79,9 @@ final class TargetThere {
   }
 
   private boolean isVariable(TreePath path) {
-    return isPlainName(path)
-        && route.through().variable().equals(route.owner().trees().element(path));
+    VariableElement variable = route.through().variable();
+    return isPlainName(path) && variable.equals(route.owner().trees().element(path))
+        || isOwnAccessor(path, variable);
   }
 
   /** Whether each call shows what it gives, so that it can be looked at for itself. */
@@ -106,7 +109,18 @@ final class TargetThere {
     return Dereference.isCertain(
         route.owner().trees(),
         new TreePath(route.method().path(), route.method().tree().getBody()),
-        path -> isPlainName(path) && variable.equals(route.owner().trees().element(path)));
+        this::isVariable);
+  }
+
+  /** Whether a call gives a field of the object, and is not overridden. */
+  private boolean isOwnAccessor(TreePath path, VariableElement variable) {
+    if (!(path.getLeaf() instanceof MethodInvocationTree call) || !variable.getKind().isField()) {
+      return false;
+    }
+    TreePath select = new TreePath(path, call.getMethodSelect());
+    return isPlainName(select)
+        && route.owner().trees().element(select) instanceof ExecutableElement method
+        && new CalmCalls(route.program()).field(method).filter(variable::equals).isPresent();
   }
 
   private static boolean isPlainName(TreePath path) {

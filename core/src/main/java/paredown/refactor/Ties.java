@@ -1,18 +1,19 @@
 package paredown.refactor;
 
 import com.sun.source.tree.AnnotationTree;
+import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
+import paredown.edit.Assumption;
 import paredown.edit.Replacement;
 import paredown.program.UseKind;
 
 /** What ties a method to its place, so that a delegate must stay there when it moves. */
 final class Ties {
-  private static final Set<String> COPIED =
-      Set.of("Deprecated", "SuppressWarnings", "SafeVarargs", "java.lang.Deprecated");
   private static final Set<String> CALLED_BY_NAME =
       Set.of(
           "main",
@@ -26,15 +27,33 @@ final class Ties {
   private Ties() {}
 
   /** Whether an annotation goes where the method goes; others stay with the delegate. */
-  static boolean isCopied(AnnotationTree annotation) {
-    return COPIED.contains(annotation.getAnnotationType().toString());
+  private static boolean isCopied(
+      OwnerClass owner, OwnerClass.Method method, AnnotationTree annotation) {
+    TreePath modifiers = new TreePath(method.path(), method.tree().getModifiers());
+    return isCopied(owner, new TreePath(modifiers, annotation));
+  }
+
+  /** The same by where the annotation stands. */
+  static boolean isCopied(OwnerClass owner, TreePath path) {
+    AnnotationTree annotation = (AnnotationTree) path.getLeaf();
+    Element type = owner.trees().element(new TreePath(path, annotation.getAnnotationType()));
+    Remarks.Kind kind = Remarks.of(type);
+    if (kind == Remarks.Kind.ASSUMED) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.REMARK,
+              "@%s is only a remark, which nobody looks for".formatted(type.getSimpleName()),
+              owner.trees().place(annotation));
+    }
+    return kind != Remarks.Kind.NONE;
   }
 
   /** Takes the annotations away that stay with a delegate. */
   static List<Replacement> left(OwnerClass owner, OwnerClass.Method method) {
     List<Replacement> left = new ArrayList<>();
     for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
-      if (!isCopied(annotation)) {
+      if (!isCopied(owner, method, annotation)) {
         int end = owner.trees().end(annotation);
         while (Character.isWhitespace(owner.source().text().charAt(end))) {
           end++;
@@ -59,7 +78,7 @@ final class Ties {
       return Optional.of("it locks its old object");
     }
     for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
-      if (!isCopied(annotation)) {
+      if (!isCopied(owner, method, annotation)) {
         return Optional.of("@%s may tie it there".formatted(annotation.getAnnotationType()));
       }
     }

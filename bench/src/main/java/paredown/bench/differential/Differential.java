@@ -10,8 +10,8 @@ import java.util.Random;
 import java.util.TreeMap;
 
 /**
- * The differential oracle: {@code Differential PROGRAMS [SEED [OPERATION]]}. It knows nothing of the
- * gates; what a program prints before and after is all that it believes.
+ * The differential oracle: {@code Differential PROGRAMS [SEED [OPERATION]]}. It knows nothing of
+ * the gates; what a program prints before and after is all that it believes.
  */
 public final class Differential {
   private final Map<Trial.Outcome, Integer> outcomes = new EnumMap<>(Trial.Outcome.class);
@@ -35,7 +35,7 @@ public final class Differential {
   }
 
   /** The program of a seed, with an operation drawn for it. */
-  static SmallProgram program(String operation, long seed) {
+  public static SmallProgram program(String operation, long seed) {
     Random random = new Random(seed * 0x9E3779B97F4A7C15L + 11);
     RandomProgram program = new RandomProgram(random);
     Map<String, String> files = program.files();
@@ -60,7 +60,12 @@ public final class Differential {
       Files.writeString(kept.resolve(program.name() + ".txt"), small.text());
       System.out.printf(
           "%s %s%n%s%n%s -> %s%n%s%n%n",
-          trial.outcome(), program.name(), small.text(), again.before(), again.after(), again.detail());
+          trial.outcome(),
+          program.name(),
+          small.text(),
+          again.before(),
+          again.after(),
+          again.detail());
     }
   }
 

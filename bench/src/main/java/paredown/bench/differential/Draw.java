@@ -28,9 +28,11 @@ interface Draw {
     if (program.fields().contains("target")) {
       ways.add(" --through target");
     }
-    String delegate = one(List.of("", " --delegate none", " --delegate none", " --delegate keep"), random);
+    String delegate =
+        one(List.of("", " --delegate none", " --delegate none", " --delegate keep"), random);
     String pass = random.nextInt(8) == 0 ? " --pass owner" : "";
-    return "move method Owner#%s --to Target%s%s%s".formatted(method, one(ways, random), delegate, pass);
+    return "move method Owner#%s --to Target%s%s%s"
+        .formatted(method, one(ways, random), delegate, pass);
   }
 
   private static String extractClass(RandomProgram program, Random random) {

@@ -77,7 +77,9 @@ final class RandomCode {
             .formatted(
                 condition(scope, depth + 1), number(scope, depth + 1), number(scope, depth + 1));
       case 9:
-        return scope.set().isEmpty() ? "5" : one(List.of("%s++", "++%s")).formatted(one(scope.set()));
+        return scope.set().isEmpty()
+            ? "5"
+            : one(List.of("%s++", "++%s")).formatted(one(scope.set()));
       case 10:
         return "Log.say(\"%s\", %s)".formatted(letter(), number(scope, depth + 1));
       default:
@@ -131,8 +133,7 @@ final class RandomCode {
         case 2, 3 -> {
           if (!known.set().isEmpty()) {
             lines.add(
-                "%s %s %s;"
-                    .formatted(one(known.set()), one(List.of("=", "+=")), number(known, 1)));
+                "%s %s %s;".formatted(one(known.set()), one(List.of("=", "+=")), number(known, 1)));
           }
         }
         case 4 -> {
@@ -157,7 +158,8 @@ final class RandomCode {
           lines.add("}");
         }
         case 8 -> {
-          String read = known.ints().stream().filter(each -> !each.startsWith("v")).findFirst().orElse("1");
+          String read =
+              known.ints().stream().filter(each -> !each.startsWith("v")).findFirst().orElse("1");
           lines.add(
               "java.util.function.IntSupplier f%d%d = () -> %s + 1;".formatted(depth, i, read));
           statements(known, 1, 2).forEach(lines::add);

@@ -162,8 +162,9 @@ final class RandomProgram {
       method(text, i, scope);
     }
     if (base && code.chance(40)) {
-      text.append("  @Override int hook(int x) {\n    return x + %s;\n  }\n"
-          .formatted(code.one(List.of("a", "b++", "c", "a()"))));
+      text.append(
+          "  @Override int hook(int x) {\n    return x + %s;\n  }\n"
+              .formatted(code.one(List.of("a", "b++", "c", "a()"))));
     }
     if (cloneable) {
       text.append(
@@ -254,8 +255,7 @@ final class RandomProgram {
     text.append("    return %s;\n  }\n".formatted(code.number(inside, 0)));
     methods.add("m%d(%s)".formatted(i, String.join(",", types)));
     calls.add(
-        (isStatic ? "Owner." : "o.")
-            + "m%d(%s)".formatted(i, arguments(takesTarget, takesNumber)));
+        (isStatic ? "Owner." : "o.") + "m%d(%s)".formatted(i, arguments(takesTarget, takesNumber)));
     privates.add(access.startsWith("private"));
     if (!access.startsWith("public")) {
       notPublic.add("m" + i);
@@ -304,7 +304,8 @@ final class RandomProgram {
     sub.append(code.chance(45) ? " implements Shape" : "").append(" {\n");
     sub.append("  int own = 3;\n  Sub(int c) {\n    super(c);\n  }\n");
     if (code.chance(25)) {
-      sub.append("  @Override public int a() {\n    return super.a() + Log.say(\"sub\", own++);\n  }\n");
+      sub.append(
+          "  @Override public int a() {\n    return super.a() + Log.say(\"sub\", own++);\n  }\n");
     }
     for (String method : methods) {
       boolean plain = method.contains("(Target)") && code.chance(15);
@@ -333,13 +334,15 @@ final class RandomProgram {
   private String main() {
     StringBuilder text = new StringBuilder("public class Main {\n");
     text.append("  static int k = 1;\n");
-    text.append("  static Target make(int n) {\n    Log.say(\"make\", n);\n    return new Target(n);\n  }\n");
+    text.append(
+        "  static Target make(int n) {\n    Log.say(\"make\", n);\n    return new Target(n);\n  }\n");
     text.append("  static Owner owner(Owner o) {\n    Log.text(\"asked\");\n    return o;\n  }\n");
     text.append("  static void ask(Owner o, Target t) {\n    Target sub = new SubTarget(2);\n");
     for (int i = 0; i < calls.size(); i++) {
       if (!privates.get(i)) {
         String call = calls.get(i);
-        String shown = code.chance(15) && call.startsWith("o.") ? "owner(o)." + call.substring(2) : call;
+        String shown =
+            code.chance(15) && call.startsWith("o.") ? "owner(o)." + call.substring(2) : call;
         text.append("    try {\n      Log.say(\"m%d \", %s);\n    }".formatted(i, shown));
         text.append(" catch (RuntimeException e) {\n      Log.text(\"failed\");\n    }\n");
       }
@@ -354,7 +357,8 @@ final class RandomProgram {
     text.append("    }\n");
     text.append("    Log.text(o.dump() + \" \" + t.n);\n");
     if (cloneable) {
-      text.append("    Owner copy = o.copy();\n    copy.a(20);\n    Log.text(o.dump() + copy.dump());\n");
+      text.append(
+          "    Owner copy = o.copy();\n    copy.a(20);\n    Log.text(o.dump() + copy.dump());\n");
     }
     text.append("  }\n  public static void main(String[] arguments) {\n");
     text.append("    Owner o = new Owner(3);\n    ask(o, new Target(4));\n");

@@ -5,7 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Makes a program that fails smaller, line by line and block by block, while it goes on failing. */
+/**
+ * Makes a program that fails smaller, line by line and block by block, while it goes on failing.
+ */
 final class Reduction {
   private final Trial.Outcome outcome;
   private SmallProgram smallest;

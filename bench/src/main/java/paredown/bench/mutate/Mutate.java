@@ -68,8 +68,7 @@ public final class Mutate {
   private void attempt(long seed) throws IOException {
     Random random = new Random(seed * 31 + 7);
     Path original = sources.get(random.nextInt(sources.size()));
-    String text =
-        new Mutation(random).of(new String(Files.readAllBytes(original), "ISO-8859-1"));
+    String text = new Mutation(random).of(new String(Files.readAllBytes(original), "ISO-8859-1"));
     Path folder = Files.createDirectories(work.resolve("project"));
     Path file = folder.resolve("src").resolve(original.getFileName());
     Files.createDirectories(file.getParent());
