@@ -15,6 +15,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.ExtractClass;
 import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.remedy.MovableMethods;
 
@@ -160,10 +161,14 @@ final class ExtractClassSites implements Sites {
     }
   }
 
-  /** A method that cannot come along is left where it is. */
+  /** A method that cannot come along is left where it is; a stored shape may change. */
   @Override
   public Optional<Refactoring> instead(Refactoring operation, Refused refused) {
     ExtractClass extraction = (ExtractClass) operation;
+    RefusalKind kind = refused.kind();
+    if (kind == RefusalKind.SERIALIZED && !extraction.wishes().accepted().contains(kind)) {
+      return Optional.of(extraction.accepting(kind));
+    }
     List<String> others =
         extraction.methods().stream()
             .filter(each -> !each.replace(" ", "").equals(refused.subject().replace(" ", "")))

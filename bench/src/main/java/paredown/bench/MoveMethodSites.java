@@ -147,7 +147,11 @@ final class MoveMethodSites implements Sites {
           types.stream().filter(each -> each.name().equals(target)).findFirst().orElseThrow();
       boolean tied = method.overrides() || !method.head().annotations().isEmpty();
       boolean makes = List.of("new", "new-field", "callers").contains(through);
-      boolean made = taking.kind() == TypeFact.Kind.CLASS && !taking.isAbstract();
+      boolean made =
+          taking.kind() == TypeFact.Kind.CLASS
+              && !taking.isAbstract()
+              && (taking.constructors().isEmpty()
+                  || taking.constructors().stream().anyMatch(each -> each.parameters().isEmpty()));
       return (delegate || !tied) && (made || !makes);
     }
   }

@@ -3,7 +3,9 @@ package paredown.cli;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import paredown.facts.Facts;
 import paredown.history.History;
 import paredown.program.CompileError;
@@ -64,14 +66,6 @@ final class SurveyText {
         .toList();
   }
 
-  /** How many other strong findings of the same smell there are in the same class. */
-  private static long alike(Finding finding, List<Finding> all) {
-    return all.stream()
-            .filter(each -> each.weight() >= STRONG && kind(each).equals(kind(finding)))
-            .count()
-        - 1;
-  }
-
   private static String kind(Finding finding) {
     return finding.smell().id() + " " + finding.type();
   }
@@ -103,8 +97,13 @@ final class SurveyText {
     int id = shown.stream().mapToInt(f -> f.id().length()).max().orElse(0);
     int type = Math.min(34, shown.stream().mapToInt(f -> f.shortType().length()).max().orElse(0));
     int room = Math.max(20, terminal.width() - (4 + BAR + 2 + id + 2 + type + 2));
+    boolean complete = shown.size() >= all.size();
+    Map<String, Long> strong =
+        all.stream()
+            .filter(each -> each.weight() >= STRONG)
+            .collect(Collectors.groupingBy(SurveyText::kind, Collectors.counting()));
     for (Finding finding : shown) {
-      long alike = shown.containsAll(all) ? 0 : alike(finding, all);
+      long alike = complete ? 0 : strong.getOrDefault(kind(finding), 0L) - 1;
       String more = alike > 0 ? " (and %d more)".formatted(alike) : "";
       text.append("%3d ".formatted(finding.weight()));
       text.append(terminal.cyan(bar(finding.weight()))).append("  ");

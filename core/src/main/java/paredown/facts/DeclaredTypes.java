@@ -17,6 +17,7 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeKind;
 import paredown.facts.Access.Root;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -57,6 +58,7 @@ final class DeclaredTypes {
   boolean holds(Element type) {
     return types.contains(type)
         || type instanceof TypeElement named
+            && named.asType().getKind() != TypeKind.ERROR
             && elsewhere.computeIfAbsent(
                 named, each -> program.skeletonOf(named).filter(files::contains).isPresent());
   }

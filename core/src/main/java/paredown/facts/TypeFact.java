@@ -32,8 +32,8 @@ public record TypeFact(
 
   public TypeFact {
     supertypes = Ordered.copy(supertypes);
-    fields = List.copyOf(fields);
-    methods = List.copyOf(methods);
+    fields = Keyed.of(fields, FieldFact::name);
+    methods = Keyed.of(methods, MethodFact::signature);
     mentions = Ordered.copy(mentions);
   }
 
@@ -51,21 +51,11 @@ public record TypeFact(
   }
 
   public Optional<FieldFact> field(String field) {
-    for (FieldFact each : fields) {
-      if (each.name().equals(field)) {
-        return Optional.of(each);
-      }
-    }
-    return Optional.empty();
+    return ((Keyed<FieldFact>) fields).find(field);
   }
 
   public Optional<MethodFact> method(String signature) {
-    for (MethodFact each : methods) {
-      if (each.signature().equals(signature)) {
-        return Optional.of(each);
-      }
-    }
-    return Optional.empty();
+    return ((Keyed<MethodFact>) methods).find(signature);
   }
 
   /** The fields that each object has of its own. */

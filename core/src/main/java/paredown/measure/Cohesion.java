@@ -2,13 +2,11 @@ package paredown.measure;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Deque;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 
@@ -25,46 +23,76 @@ import paredown.facts.TypeFact;
 public record Cohesion(int methods, int connected) {
 
   public static Cohesion of(TypeFact type) {
-    List<Set<String>> used = new ArrayList<>();
-    Map<String, MethodFact> own =
-        type.methods().stream()
-            .collect(Collectors.toMap(MethodFact::signature, Function.identity(), (a, b) -> a));
+    Map<String, BitSet> reached = reached(type);
+    Map<BitSet, Integer> alike = new HashMap<>();
+    int methods = 0;
     for (MethodFact method : type.methods()) {
       if (!method.isConstructor()
           && !method.isStatic()
           && !method.isAbstract()
           && !method.isPrivate()) {
-        used.add(reached(type, method, own));
+        alike.merge(reached.get(method.signature()), 1, Integer::sum);
+        methods++;
       }
     }
-    int connected = 0;
-    for (int i = 0; i < used.size(); i++) {
-      for (int j = i + 1; j < used.size(); j++) {
-        Set<String> common = new HashSet<>(used.get(i));
-        common.retainAll(used.get(j));
-        connected += common.isEmpty() ? 0 : 1;
-      }
-    }
-    return new Cohesion(used.size(), connected);
+    return new Cohesion(methods, connected(new ArrayList<>(alike.entrySet())));
   }
 
-  private static Set<String> reached(TypeFact type, MethodFact start, Map<String, MethodFact> own) {
-    Set<String> fields = new HashSet<>();
-    Set<MethodFact> seen = new HashSet<>(Set.of(start));
-    Deque<MethodFact> open = new ArrayDeque<>(seen);
-    while (!open.isEmpty()) {
-      MethodFact method = open.pop();
+  /** The pairs with something in common; methods that use the same count together. */
+  private static int connected(List<Map.Entry<BitSet, Integer>> alike) {
+    int connected = 0;
+    for (int i = 0; i < alike.size(); i++) {
+      BitSet used = alike.get(i).getKey();
+      int count = alike.get(i).getValue();
+      if (used.isEmpty()) {
+        continue;
+      }
+      connected += count * (count - 1) / 2;
+      for (int j = i + 1; j < alike.size(); j++) {
+        connected += used.intersects(alike.get(j).getKey()) ? count * alike.get(j).getValue() : 0;
+      }
+    }
+    return connected;
+  }
+
+  /**
+   * The fields that each method uses, by their places, with those that the methods use that it
+   * calls in turn: what a method comes to use is handed to its callers until nothing is new.
+   */
+  private static Map<String, BitSet> reached(TypeFact type) {
+    Map<String, Integer> places = new HashMap<>();
+    type.fields().stream()
+        .filter(field -> !field.isStatic())
+        .forEach(field -> places.put(field.name(), places.size()));
+    Map<String, BitSet> reached = new HashMap<>();
+    Map<String, List<String>> callers = new HashMap<>();
+    for (MethodFact method : type.methods()) {
+      BitSet fields = reached.computeIfAbsent(method.signature(), each -> new BitSet());
       method.fieldsOf(type.name()).stream()
-          .filter(name -> type.field(name).filter(field -> !field.isStatic()).isPresent())
-          .forEach(fields::add);
-      for (String called : method.callsOf(type.name())) {
-        MethodFact next = own.get(called);
-        if (next != null && seen.add(next)) {
-          open.push(next);
+          .filter(places::containsKey)
+          .forEach(field -> fields.set(places.get(field)));
+      method
+          .callsOf(type.name())
+          .forEach(
+              called ->
+                  callers
+                      .computeIfAbsent(called, each -> new ArrayList<>())
+                      .add(method.signature()));
+    }
+    Deque<String> open = new ArrayDeque<>(reached.keySet());
+    while (!open.isEmpty()) {
+      String called = open.pop();
+      BitSet fields = reached.get(called);
+      for (String caller : fields == null ? List.<String>of() : callers.getOrDefault(called, List.of())) {
+        BitSet more = reached.get(caller);
+        int before = more.cardinality();
+        more.or(fields);
+        if (more.cardinality() > before) {
+          open.push(caller);
         }
       }
     }
-    return fields;
+    return reached;
   }
 
   public int pairs() {

@@ -114,6 +114,22 @@ public record ExtractClass(
     return new ExtractClass(type, fields, others, name, wishes);
   }
 
+  /** The same where one more kind of refusal is accepted. */
+  public ExtractClass accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new TreeSet<>(wishes.accepted());
+    more.add(kind);
+    Wishes accepting =
+        new Wishes(
+            wishes.delegate(),
+            more,
+            wishes.nested(),
+            wishes.inPackage(),
+            wishes.heldAs(),
+            wishes.pass(),
+            wishes.passIn());
+    return new ExtractClass(type, fields, methods, name, accepting);
+  }
+
   /** The same under another name. */
   public ExtractClass named(String other) {
     return new ExtractClass(type, fields, methods, other, wishes);

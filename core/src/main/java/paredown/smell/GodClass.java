@@ -64,8 +64,8 @@ final class GodClass implements Detector {
     return group ->
         !group.fields().isEmpty()
             && group.methods().size() >= HEAVY_METHODS
-            && type.methods().stream()
-                    .filter(method -> group.methods().contains(method.signature()))
+            && group.methods().stream()
+                    .flatMap(signature -> type.method(signature).stream())
                     .mapToInt(MethodFact::branches)
                     .sum()
                 >= HEAVY_BRANCHES;
