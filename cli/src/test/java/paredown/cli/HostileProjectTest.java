@@ -332,4 +332,56 @@ class HostileProjectTest {
     assertTrue(markdown.contains("&lt;script&gt;"), markdown);
     assertFalse(markdown.contains("<script>"), markdown);
   }
+
+  @Test
+  void aChangeSaysWhatItAssumesAndIsRefusedWhereThatIsNotWanted() throws IOException {
+    ferry.with(
+        "src/ferry/Desk.java",
+        """
+        package ferry;
+
+        class Desk {
+          private int fare = 4;
+
+          void raise(int by) {
+            fare += by;
+          }
+
+          String notice(Sailing sailing, Object cargo) {
+            String text = sailing.crossing() + " with " + cargo;
+            return text + fare;
+          }
+        }
+        """);
+    String[] move = {"move", "method", "Desk#notice", "--to", "Sailing"};
+    String text = Ran.pare(folder, move).exits(0).out();
+    assertTrue(
+        text.contains("Assumes:      toString of other objects changes nothing of Desk"), text);
+    assertEquals(
+        "text",
+        Ran.pare(folder, with(move, "--format", "json"))
+            .exits(0)
+            .json()
+            .get("assumptions")
+            .get(0)
+            .get("kind")
+            .asText());
+    Ran strict = Ran.pare(folder, with(move, "--strict")).exits(3);
+    assertTrue(strict.err().contains("It rests on what no proof can give"), strict.err());
+    ferry.with("pare.yaml", "test-command: sh test.sh\nstrict: true\n");
+    Ran.pare(folder, with(move, "--apply")).exits(3);
+  }
+
+  private static String[] with(String[] words, String... more) {
+    return Stream.concat(Stream.of(words), Stream.of(more)).toArray(String[]::new);
+  }
+
+  @Test
+  void aFolderInTheWayOfANewFileIsNoFaultOfPare() throws IOException {
+    Files.createDirectories(folder.resolve("src/ferry/Passage.java"));
+    Ran inTheWay = Ran.pare(folder, APPLY);
+    assertTrue(inTheWay.exit() == 3 || inTheWay.exit() == 5, inTheWay.out() + inTheWay.err());
+    assertFalse(inTheWay.err().contains("fault of pare"), inTheWay.err());
+    assertEquals(before, ferry.sources());
+  }
 }

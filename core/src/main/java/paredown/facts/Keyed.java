@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 
-/** A keyed list is an immutable list whose elements are also found by a key; the first of equals. */
+/**
+ * A keyed list is an immutable list whose elements are also found by a key; the first of equals.
+ */
 final class Keyed<T> extends AbstractList<T> {
   /** Shorter lists are faster gone through. */
   private static final int SHORT = 16;

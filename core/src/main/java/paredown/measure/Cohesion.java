@@ -83,7 +83,8 @@ public record Cohesion(int methods, int connected) {
     while (!open.isEmpty()) {
       String called = open.pop();
       BitSet fields = reached.get(called);
-      for (String caller : fields == null ? List.<String>of() : callers.getOrDefault(called, List.of())) {
+      for (String caller :
+          fields == null ? List.<String>of() : callers.getOrDefault(called, List.of())) {
         BitSet more = reached.get(caller);
         int before = more.cardinality();
         more.or(fields);

@@ -66,6 +66,12 @@ record ExtractedMembers(
   /** Whether code that stays calls a method in its new place, a delegate included. */
   boolean isCalledFromOutside(OwnerClass.Method method) {
     return delegates.contains(method)
+        || access.values().stream()
+            .anyMatch(
+                each ->
+                    method.name().equals(each.accessor())
+                        && !each.isNew()
+                        && method.tree().getParameters().isEmpty())
         || leaving.staying().stream().anyMatch(use -> use.key().equals(method.key()));
   }
 }
