@@ -167,6 +167,17 @@ class HostileProjectTest {
     }
   }
 
+  /** A class of many things, so that something is found. */
+  private static String bag() {
+    StringBuilder bag = new StringBuilder("package ferry;\n\nclass Bag {\n");
+    for (int i = 0; i < 40; i++) {
+      bag.append(
+          "  private int a%d;\n  int m%d(int x) { return x > a%d ? x : a%d++; }\n"
+              .replace("%d", "" + i));
+    }
+    return bag + "}\n";
+  }
+
   private static void delete(Path root) throws IOException {
     if (Files.exists(root)) {
       try (Stream<Path> entries = Files.walk(root)) {
@@ -179,13 +190,7 @@ class HostileProjectTest {
 
   @Test
   void nothingIsWrittenThroughALinkBesideTheAcceptedFindings() throws IOException {
-    StringBuilder bag = new StringBuilder("package ferry;\n\nclass Bag {\n");
-    for (int i = 0; i < 40; i++) {
-      bag.append(
-          "  private int a%d;\n  int m%d(int x) { return x > a%d ? x : a%d++; }\n"
-              .formatted(i, i, i, i));
-    }
-    ferry.with("src/ferry/Bag.java", bag + "}\n");
+    ferry.with("src/ferry/Bag.java", bag());
     Path victim = elsewhere.resolve("victim");
     Files.createSymbolicLink(folder.resolve("pare-accepted.yaml.part"), victim);
     String id =
@@ -321,13 +326,7 @@ class HostileProjectTest {
 
   @Test
   void markdownHoldsNoTagOfTheProject() throws IOException {
-    StringBuilder bag = new StringBuilder("package ferry;\n\nclass Bag {\n");
-    for (int i = 0; i < 40; i++) {
-      bag.append(
-          "  private int a%d;\n  int m%d(int x) { return x > a%d ? x : a%d++; }\n"
-              .formatted(i, i, i, i));
-    }
-    ferry.with("src/ferry/<script>alert`1`/Bag.java", bag + "}\n");
+    ferry.with("src/ferry/<script>alert`1`/Bag.java", bag());
     String markdown = Ran.pare(folder, "survey", "--all", "--format", "markdown").exits(0).out();
     assertTrue(markdown.contains("&lt;script&gt;"), markdown);
     assertFalse(markdown.contains("<script>"), markdown);

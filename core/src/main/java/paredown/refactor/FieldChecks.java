@@ -4,11 +4,9 @@ import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
-import paredown.edit.Assumption;
 import paredown.program.Below;
 import paredown.program.ModuleDeclaration;
 import paredown.refactor.MemberUses.Access;
@@ -59,18 +57,7 @@ final class FieldChecks {
   }
 
   private boolean isHarmless(TreePath member, Tree modifiers, AnnotationTree annotation) {
-    TreePath path = new TreePath(new TreePath(member, modifiers), annotation);
-    Element type = owner.trees().element(new TreePath(path, annotation.getAnnotationType()));
-    Remarks.Kind kind = Remarks.of(type);
-    if (kind == Remarks.Kind.ASSUMED) {
-      owner
-          .assumptions()
-          .add(
-              Assumption.Kind.REMARK,
-              "@%s is only a remark, which nobody looks for".formatted(type.getSimpleName()),
-              owner.trees().place(annotation));
-    }
-    return kind != Remarks.Kind.NONE;
+    return Remarks.isRemark(owner, new TreePath(new TreePath(member, modifiers), annotation));
   }
 
   /** Frameworks and native code may look at the fields of a class by their names. */

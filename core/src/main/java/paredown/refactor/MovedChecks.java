@@ -15,7 +15,6 @@ import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.UnusableRequest;
-import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.UseKind;
@@ -155,13 +154,7 @@ final class MovedChecks {
           started.trees().place(started.tree()));
     }
     if (sound == StaticStart.Sound.ASSUMED) {
-      owner
-          .assumptions()
-          .add(
-              Assumption.Kind.START,
-              "it shows nowhere when the static parts of %s are initialised"
-                  .formatted(started.simpleName()),
-              started.trees().place(started.tree()));
+      StaticStart.assume(owner, started, started.trees().place(started.tree()));
     }
   }
 

@@ -1,10 +1,13 @@
 package paredown.refactor;
 
+import com.sun.source.tree.AnnotationTree;
+import com.sun.source.util.TreePath;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
+import paredown.edit.Assumption;
 
 /**
  * A remark is an annotation that tells readers and checkers something, and that nobody looks for in
@@ -42,7 +45,7 @@ final class Remarks {
           "ParametersAreNonnullByDefault");
 
   /** How sure it is that an annotation is a remark. */
-  enum Kind {
+  private enum Kind {
     KNOWN,
     ASSUMED,
     NONE
@@ -50,7 +53,23 @@ final class Remarks {
 
   private Remarks() {}
 
-  static Kind of(Element annotation) {
+  /** Whether an annotation is a remark, which is noted as assumed where it is not known. */
+  static boolean isRemark(OwnerClass owner, TreePath annotation) {
+    AnnotationTree tree = (AnnotationTree) annotation.getLeaf();
+    Element type = owner.trees().element(new TreePath(annotation, tree.getAnnotationType()));
+    Kind kind = of(type);
+    if (kind == Kind.ASSUMED) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.REMARK,
+              "@%s is only a remark, which nobody looks for".formatted(type.getSimpleName()),
+              owner.trees().place(tree));
+    }
+    return kind != Kind.NONE;
+  }
+
+  private static Kind of(Element annotation) {
     if (!(annotation instanceof TypeElement type)) {
       return Kind.NONE;
     }

@@ -11,7 +11,6 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
-import paredown.edit.Assumption;
 import paredown.refactor.MemberUses.Access;
 import paredown.refactor.MemberUses.MemberUse;
 
@@ -109,13 +108,7 @@ final class StaticParts {
             elsewhere.get().place());
       }
       if (sound == StaticStart.Sound.ASSUMED) {
-        owner
-            .assumptions()
-            .add(
-                Assumption.Kind.START,
-                "it shows nowhere when the static parts of %s are initialised"
-                    .formatted(owner.simpleName()),
-                elsewhere.get().place());
+        StaticStart.assume(owner, owner, elsewhere.get().place());
       }
     }
   }

@@ -14,9 +14,11 @@ import com.sun.source.util.TreePathScanner;
 import java.util.EnumSet;
 import java.util.function.Predicate;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.refactor.effect.Deed;
 import paredown.refactor.effect.Deeds;
@@ -69,6 +71,17 @@ final class StaticStart {
     return loudest;
   }
 
+  /** Notes that it is assumed to show nowhere when a class starts. */
+  static void assume(OwnerClass owner, OwnerClass started, String place) {
+    owner
+        .assumptions()
+        .add(
+            Assumption.Kind.START,
+            "it shows nowhere when the static parts of %s are initialised"
+                .formatted(started.simpleName()),
+            place);
+  }
+
   private Element superclass(TypeElement type) {
     return program.types().asElement(type.getSuperclass());
   }
@@ -96,7 +109,7 @@ final class StaticStart {
     boolean others = looksAtOthers(code, type);
     boolean sets =
         deeds.fields().stream().anyMatch(field -> !isWithin(field.getEnclosingElement(), type));
-    boolean prints = deeds.has(Deed.OUTSIDE) && !onlyUnknown(code);
+    boolean prints = deeds.has(Deed.OUTSIDE) && asksTheMachine(code);
     if (throwsOnPurpose(code)
         || sets
         || prints
@@ -108,36 +121,34 @@ final class StaticStart {
     return counts ? Sound.LOUD : others ? Sound.ASSUMED : Sound.QUIET;
   }
 
-  /** Whether what is asked of the platform stands in code that was followed, and does nothing. */
-  private boolean onlyUnknown(TreePath code) {
-    boolean[] outside = {false};
+  /** Whether a call prints or asks for properties, files, time or chance, itself or in turn. */
+  private boolean asksTheMachine(TreePath code) {
+    boolean[] asks = {false};
     new TreePathScanner<Void, Void>() {
       @Override
       public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        Element method =
-            program.trees().getElement(new TreePath(getCurrentPath(), tree.getMethodSelect()));
-        String owner = method == null ? "" : String.valueOf(method.getEnclosingElement());
-        outside[0] |=
-            owner.startsWith("java.lang.System")
-                || owner.startsWith("java.io.")
-                || owner.startsWith("java.nio.file.")
-                || owner.startsWith("java.lang.Thread")
-                || owner.equals("java.lang.Runtime")
-                || owner.matches("java\\.lang\\.(Integer|Long|Boolean|Math)")
-                    && method.getSimpleName().toString().matches("get\\w+|random");
-        boolean project =
-            method != null
-                && method.getEnclosingElement() instanceof TypeElement of
-                && program.declares(of);
-        outside[0] |=
-            project
-                && effects
-                    .ofCall((javax.lang.model.element.ExecutableElement) method)
-                    .has(Deed.OUTSIDE);
+        TreePath select = new TreePath(getCurrentPath(), tree.getMethodSelect());
+        if (program.trees().getElement(select) instanceof ExecutableElement method) {
+          TypeElement type = (TypeElement) method.getEnclosingElement();
+          asks[0] |=
+              program.declares(type)
+                  ? effects.ofCall(method).has(Deed.OUTSIDE)
+                  : isOfMachine(type.getQualifiedName().toString(), method);
+        }
         return super.visitMethodInvocation(tree, null);
       }
     }.scan(code, null);
-    return !outside[0];
+    return asks[0];
+  }
+
+  private static boolean isOfMachine(String type, ExecutableElement method) {
+    boolean asked = method.getSimpleName().toString().matches("get\\w+|random");
+    return type.startsWith("java.lang.System")
+        || type.startsWith("java.io.")
+        || type.startsWith("java.nio.file.")
+        || type.startsWith("java.lang.Thread")
+        || type.equals("java.lang.Runtime")
+        || asked && type.matches("java\\.lang\\.(Integer|Long|Boolean|Math)");
   }
 
   private boolean throwsOnPurpose(TreePath code) {
@@ -180,7 +191,7 @@ final class StaticStart {
 
   private boolean changes(TreePath path, MethodInvocationTree call) {
     return program.trees().getElement(new TreePath(path, call.getMethodSelect()))
-            instanceof javax.lang.model.element.ExecutableElement method
+            instanceof ExecutableElement method
         && effects.ofCall(method).hasAny(EnumSet.of(Deed.CHANGES, Deed.SETS));
   }
 

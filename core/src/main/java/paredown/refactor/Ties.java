@@ -6,9 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
-import paredown.edit.Assumption;
 import paredown.edit.Replacement;
 import paredown.program.UseKind;
 
@@ -27,26 +25,14 @@ final class Ties {
   private Ties() {}
 
   /** Whether an annotation goes where the method goes; others stay with the delegate. */
+  static boolean isCopied(OwnerClass owner, TreePath annotation) {
+    return Remarks.isRemark(owner, annotation);
+  }
+
   private static boolean isCopied(
       OwnerClass owner, OwnerClass.Method method, AnnotationTree annotation) {
     TreePath modifiers = new TreePath(method.path(), method.tree().getModifiers());
     return isCopied(owner, new TreePath(modifiers, annotation));
-  }
-
-  /** The same by where the annotation stands. */
-  static boolean isCopied(OwnerClass owner, TreePath path) {
-    AnnotationTree annotation = (AnnotationTree) path.getLeaf();
-    Element type = owner.trees().element(new TreePath(path, annotation.getAnnotationType()));
-    Remarks.Kind kind = Remarks.of(type);
-    if (kind == Remarks.Kind.ASSUMED) {
-      owner
-          .assumptions()
-          .add(
-              Assumption.Kind.REMARK,
-              "@%s is only a remark, which nobody looks for".formatted(type.getSimpleName()),
-              owner.trees().place(annotation));
-    }
-    return kind != Remarks.Kind.NONE;
   }
 
   /** Takes the annotations away that stay with a delegate. */
