@@ -37,6 +37,11 @@ abstract class Passing {
     return receiving.note(method.element(), received);
   }
 
+  /** Whether a field leaves the old object too. */
+  boolean leaves(Element field) {
+    return receiving.leaves(field);
+  }
+
   /** Whether it goes on asking the old object, so that it must see what it asks for. */
   abstract boolean asks();
 

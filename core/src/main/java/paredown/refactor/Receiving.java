@@ -19,6 +19,7 @@ final class Receiving {
   private final NewClass type;
   private final Optional<ExtractClass.Pass> way;
   private final Map<Element, List<Received>> byMethod = new LinkedHashMap<>();
+  private final Set<Element> leaving = new LinkedHashSet<>();
 
   private Receiving(OwnerClass owner, NewClass type, Optional<ExtractClass.Pass> way) {
     this.owner = owner;
@@ -39,6 +40,7 @@ final class Receiving {
    */
   static Receiving of(Leaving leaving, NewClass type, Optional<ExtractClass.Pass> way) {
     Receiving receiving = new Receiving(leaving.owner(), type, way);
+    leaving.fields().forEach(field -> receiving.leaving.add(field.element()));
     int before = -1;
     while (way.isPresent() && receiving.count() > before) {
       before = receiving.count();
@@ -59,6 +61,11 @@ final class Receiving {
             each == ExtractClass.Pass.OWNER
                 ? new OwnerPassing(owner, method, this)
                 : new ValuePassing(owner, method, this));
+  }
+
+  /** Whether a field leaves the old object too, which has no value of it to give any more. */
+  boolean leaves(Element field) {
+    return leaving.contains(field);
   }
 
   /** Notes that a method receives something; the name that it has there. */

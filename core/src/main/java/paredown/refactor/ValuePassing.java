@@ -57,6 +57,9 @@ final class ValuePassing extends Passing {
     if (!call && access != MemberUses.Access.READ) {
       throw refused("it sets or locks " + word, named);
     }
+    if (leaves(read.get())) {
+      throw refused("it calls " + word + " of its old object, whose field leaves", named);
+    }
     String value = value(read.get(), named);
     Tree whole = call ? named.getParentPath().getLeaf() : named.getLeaf();
     return Rewriting.of(
