@@ -23,12 +23,14 @@ import paredown.remedy.MovableMethods;
  * For every class of a library that has two fields of its own, sets of one to three of them drawn
  * by lot, and the set that each method uses, alone, and twice more with the methods that use
  * nothing else: with delegates, without, and in another package; and twice with all methods that
- * use them, which receive their old object or its values where they need it. And the first static
- * methods of every class, with the static fields that they use.
+ * use them, which receive their old object or its values where they need it. One to three methods
+ * by lot without a field, which receive their old object and leave nothing behind. And the first
+ * static methods of every class, with the static fields that they use.
  */
 final class ExtractClassSites implements Sites {
   private static final int SETS = 24;
   private static final int STATICS = 6;
+  private static final int ALONE = 2;
   private static final String NAME = "ExtractedPart";
 
   @Override
@@ -46,6 +48,7 @@ final class ExtractClassSites implements Sites {
     void add(TypeFact type) {
       if (type.instanceFields().size() >= 2) {
         sets(type).forEach(fields -> add(type, fields));
+        addAlone(type);
       }
       type.methods().stream()
           .filter(MethodFact::isStatic)
@@ -130,6 +133,29 @@ final class ExtractClassSites implements Sites {
                   new ExtractClass(type.name(), fields, methods, NAME, wishes),
                   Set.copyOf(elsewhere)));
         }
+      }
+    }
+
+    /** Methods that the class forgets. */
+    private void addAlone(TypeFact type) {
+      List<MethodFact> all =
+          new ArrayList<>(
+              type.methods().stream()
+                  .filter(each -> !each.isConstructor() && !each.isStatic() && !each.isAbstract())
+                  .toList());
+      for (int i = 0; i < ALONE && !all.isEmpty(); i++) {
+        Collections.shuffle(all, random);
+        int size = 1 + random.nextInt(Math.min(3, all.size()));
+        List<String> methods = all.subList(0, size).stream().map(MethodFact::signature).toList();
+        Set<String> elsewhere = new TreeSet<>();
+        methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
+        ExtractClass.Wishes wishes =
+            ExtractClass.Wishes.of(Optional.of(false), Set.of()).pass(ExtractClass.Pass.OWNER);
+        sites.add(
+            new Site(
+                "alone",
+                new ExtractClass(type.name(), List.of(), methods, NAME, wishes),
+                Set.copyOf(elsewhere)));
       }
     }
 

@@ -9,6 +9,11 @@ package paredown.edit;
  */
 public record Assumption(Kind kind, String sentence, String place) {
 
+  /** The same at another place. */
+  public Assumption at(String other) {
+    return new Assumption(kind, sentence, other);
+  }
+
   /** What is assumed. */
   public enum Kind {
     /** Making text of other objects changes nothing that matters here. */

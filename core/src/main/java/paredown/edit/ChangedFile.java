@@ -29,6 +29,14 @@ public record ChangedFile(
     dropped = List.copyOf(dropped);
   }
 
+  /**
+   * A file that several changes have come to, each of which the gates have judged by itself, so
+   * that where its text came from is not kept.
+   */
+  public static ChangedFile judged(String path, Optional<SourceText> before, SourceText after) {
+    return new ChangedFile(path, before, after, List.of(), List.of(), List.of(), List.of());
+  }
+
   public boolean isNew() {
     return before.isEmpty();
   }

@@ -28,6 +28,25 @@ public final class SourceIndex {
         .map(file -> read(sources.text(file.path())))
         .toList()
         .forEach(this::add);
+    sort();
+  }
+
+  private SourceIndex(SourceIndex before, Collection<SourceText> changed) {
+    wordsByFile.putAll(before.wordsByFile);
+    packages.putAll(before.packages);
+    extendedInBodies.putAll(before.extendedInBodies);
+    Set<String> paths = changed.stream().map(SourceText::path).collect(Collectors.toSet());
+    before.types.stream().filter(type -> !paths.contains(type.file())).forEach(types::add);
+    changed.forEach(text -> add(read(text)));
+    sort();
+  }
+
+  /** The index once some files have other texts or are new. */
+  SourceIndex after(Collection<SourceText> changed) {
+    return new SourceIndex(this, changed);
+  }
+
+  private void sort() {
     types.sort(Comparator.comparing(DeclaredType::name).thenComparing(DeclaredType::file));
   }
 

@@ -3,8 +3,10 @@ package paredown.program;
 import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,22 +25,64 @@ public final class Sources {
   private final Project project;
   private final Map<String, SourceFile> files = new LinkedHashMap<>();
   private final Map<String, SourceText> texts = new ConcurrentHashMap<>();
-  private final Map<String, byte[]> bytes = new ConcurrentHashMap<>();
   private final Map<String, Skeleton> skeletons = new ConcurrentHashMap<>();
   private final Map<String, List<String>> packages = new HashMap<>();
   private final Set<String> garbled = ConcurrentHashMap.newKeySet();
   private final List<String> passedOver;
+  private final Sources before;
   private OtherFiles others;
   private SourceIndex index;
 
   public Sources(Project project) {
     this.project = project;
+    this.before = null;
     SourceFiles found = SourceFiles.of(project);
     passedOver = found.passedOver();
     for (SourceFile file : found.files()) {
       files.put(file.path(), file);
       packages.computeIfAbsent(file.folder(), each -> new ArrayList<>()).add(file.path());
     }
+  }
+
+  private Sources(Sources before, Collection<SourceText> written) {
+    this.project = before.project;
+    this.before = before;
+    this.passedOver = before.passedOver;
+    files.putAll(before.files);
+    before.packages.forEach((name, paths) -> packages.put(name, new ArrayList<>(paths)));
+    for (SourceText text : written) {
+      texts.put(text.path(), text);
+      if (!files.containsKey(text.path())) {
+        SourceFile file = before.beside(text.path());
+        files.put(text.path(), file);
+        packages.computeIfAbsent(file.folder(), each -> new ArrayList<>()).add(text.path());
+      }
+    }
+  }
+
+  /**
+   * The same sources with some texts changed and some files more, in memory. What did not change is
+   * shared, so that it is read once.
+   *
+   * @param written the texts under their paths; a new one is below a source root of the project
+   */
+  public Sources after(Collection<SourceText> written) {
+    return new Sources(this, written);
+  }
+
+  /** A file that is not there yet, of the module whose source root it is below. */
+  private SourceFile beside(String path) {
+    Path file = project.root().resolve(path);
+    return files.values().stream()
+        .filter(each -> file.startsWith(each.root()))
+        .max(Comparator.comparingInt(each -> each.root().getNameCount()))
+        .map(near -> new SourceFile(path, file, near.root(), near.module(), near.kind()))
+        .orElseThrow(() -> new IllegalArgumentException(path + " is below no source root."));
+  }
+
+  /** Whether a file is as it was in the sources that these were made from. */
+  private boolean isShared(String path) {
+    return before != null && !texts.containsKey(path);
   }
 
   public Project project() {
@@ -69,12 +113,14 @@ public final class Sources {
    * @throws ProjectUnreadable where it cannot be read at all
    */
   public SourceText text(String path) {
-    return texts.computeIfAbsent(path, this::read);
+    return isShared(path) ? before.text(path) : texts.computeIfAbsent(path, this::read);
   }
 
   /** The skeleton of a file, read when it is first asked for. */
   Skeleton skeleton(String path) {
-    return skeletons.computeIfAbsent(path, each -> Skeleton.of(text(each).text()));
+    return isShared(path)
+        ? before.skeleton(path)
+        : skeletons.computeIfAbsent(path, each -> Skeleton.of(text(each).text()));
   }
 
   /** The paths of the files in the folders of a package. */
@@ -82,16 +128,10 @@ public final class Sources {
     return packages.getOrDefault(name, List.of());
   }
 
-  /** The bytes of a file as they were when its text was read. */
-  public byte[] bytes(String path) {
-    text(path);
-    return bytes.get(path).clone();
-  }
-
   /** The project's files that are not Java, read when they are first asked for. */
   public synchronized OtherFiles others() {
     if (others == null) {
-      others = new OtherFiles(project);
+      others = before == null ? new OtherFiles(project) : before.others();
     }
     return others;
   }
@@ -99,13 +139,19 @@ public final class Sources {
   /** What these files declare and hold, read when it is first asked for. */
   public synchronized SourceIndex index() {
     if (index == null) {
-      index = new SourceIndex(this);
+      index =
+          before == null
+              ? new SourceIndex(this)
+              : before.index().after(List.copyOf(texts.values()));
     }
     return index;
   }
 
   /** Whether the bytes of a file are no text in its encoding, so that it must not be edited. */
   public boolean isGarbled(String path) {
+    if (isShared(path)) {
+      return before.isGarbled(path);
+    }
     text(path);
     return garbled.contains(path);
   }
@@ -114,7 +160,6 @@ public final class Sources {
     SourceFile file = files.get(path);
     try {
       byte[] content = Files.readAllBytes(file.file());
-      bytes.put(path, content);
       try {
         return SourceText.decode(path, content, file.module().encoding());
       } catch (CharacterCodingException e) {

@@ -143,7 +143,9 @@ public record ExtractClass(
         RefusalKind.NATIVE_CODE,
         RefusalKind.SERIALIZED,
         RefusalKind.REFLECTED,
-        RefusalKind.NAMED_ELSEWHERE);
+        RefusalKind.NAMED_ELSEWHERE,
+        RefusalKind.MAYBE_NULL,
+        RefusalKind.STARTED_EARLIER);
   }
 
   @Override
@@ -183,6 +185,15 @@ public record ExtractClass(
   }
 
   @Override
+  public Optional<Steps> steps(Sources sources) {
+    boolean without = wishes.delegate().equals(Optional.of(false));
+    boolean asks = wishes.pass().equals(Optional.of(Pass.OWNER));
+    return fields.isEmpty() && without && asks && !wishes.nested()
+        ? Optional.of(new MethodsAlone(this).steps(sources))
+        : Optional.empty();
+  }
+
+  @Override
   public Planned plan(Sources sources, SourceIndex index) {
     try {
       return planned(sources, index);
@@ -195,6 +206,19 @@ public record ExtractClass(
   }
 
   private Planned planned(Sources sources, SourceIndex index) {
+    DeclaredType header = index.type(type);
+    requirePossible(header, sources, index);
+    return new Rounds(sources, index)
+        .plan(Set.of(header.file()), program -> round(program, header, index));
+  }
+
+  /**
+   * Requires what can be told before anything is planned.
+   *
+   * @throws UnusableRequest where the arguments do not fit together
+   * @throws Refused where there can be no such class
+   */
+  void requirePossible(DeclaredType header, Sources sources, SourceIndex index) {
     Words.requireClassName(name);
     wishes.heldAs().ifPresent(Words::requireFieldName);
     wishes.inPackage().ifPresent(Words::requirePackageName);
@@ -207,11 +231,8 @@ public record ExtractClass(
       throw new UnusableRequest(
           "Nothing was named that could leave " + type + ".", "Say --fields, --methods or both.");
     }
-    DeclaredType header = index.type(type);
     requireClass(header, sources, index);
     requireFreeName(header, index);
-    return new Rounds(sources, index)
-        .plan(Set.of(header.file()), program -> round(program, header, index));
   }
 
   private Rounds.Outcome round(Program program, DeclaredType header, SourceIndex index) {

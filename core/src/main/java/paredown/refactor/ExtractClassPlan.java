@@ -207,7 +207,7 @@ final class ExtractClassPlan {
       if (type.elsewhere()) {
         imported(edits);
       }
-      files.add(Rendering.created(path(), pieces, owner.source(), edited::source));
+      files.add(Rendering.created(NewFileHead.path(type), pieces, owner.source(), edited::source));
     }
     files.addAll(edited.of(edits));
     Set<String> affected = new TreeSet<>();
@@ -227,26 +227,6 @@ final class ExtractClassPlan {
     List<String> names = new ArrayList<>(namesWithout(Set.of()));
     OnlookersFromOutside.assume(owner, names);
     return owner.assumptions().all();
-  }
-
-  /** Where the new file is: in the folder of its package, below the same root. */
-  private String path() {
-    String path = owner.trees().path();
-    String folder = path.substring(0, path.lastIndexOf('/') + 1);
-    String old = folders(owner.packageName());
-    if (!folder.endsWith(old)) {
-      throw Refused.advising(
-          RefusalKind.NOT_A_CLASS,
-          "%s is not in a folder named after its package.".formatted(owner.writtenName()),
-          "Leave --package out.",
-          owner.trees().place(owner.tree()));
-    }
-    String root = folder.substring(0, folder.length() - old.length());
-    return root + folders(type.packageName()) + type.name() + ".java";
-  }
-
-  private static String folders(String packageName) {
-    return packageName.isEmpty() ? "" : packageName.replace('.', '/') + "/";
   }
 
   /** Files of the old package that name a class of another need an import. */

@@ -23,6 +23,14 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
    *     another method though no name tells, which only the change itself shows
    */
   public static Judged of(Refactoring refactoring, Sources sources, SourceIndex index) {
+    return refactoring
+        .steps(sources)
+        .map(steps -> Composite.of(refactoring, steps, sources))
+        .orElseGet(() -> alone(refactoring, sources, index));
+  }
+
+  /** The same for what has no steps. */
+  static Judged alone(Refactoring refactoring, Sources sources, SourceIndex index) {
     Refactoring.Planned planned = refactoring.plan(sources, index);
     Verdict verdict = Gates.check(planned.program(), planned.change());
     if (!verdict.dispatch().isEmpty()) {

@@ -21,6 +21,31 @@ final class NewFileHead {
     this.source = owner.source();
   }
 
+  /**
+   * The path of a new class's file: in the folder of its package, below the root of the old one's.
+   *
+   * @throws Refused where the folders do not follow the packages
+   */
+  static String path(NewClass type) {
+    OwnerClass owner = type.owner();
+    String path = owner.trees().path();
+    String folder = path.substring(0, path.lastIndexOf('/') + 1);
+    String old = folders(owner.packageName());
+    if (!folder.endsWith(old)) {
+      throw Refused.advising(
+          RefusalKind.NOT_A_CLASS,
+          "%s is not in a folder named after its package.".formatted(owner.writtenName()),
+          "Leave --package out.",
+          owner.trees().place(owner.tree()));
+    }
+    String root = folder.substring(0, folder.length() - old.length());
+    return root + folders(type.packageName()) + type.name() + ".java";
+  }
+
+  private static String folders(String packageName) {
+    return packageName.isEmpty() ? "" : packageName.replace('.', '/') + "/";
+  }
+
   List<Piece> pieces() {
     List<Piece> pieces = new ArrayList<>();
     String end = source.lineEnd();

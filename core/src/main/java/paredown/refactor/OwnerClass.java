@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import javax.lang.model.SourceVersion;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -326,7 +327,7 @@ final class OwnerClass {
       if (!known.contains(name)) {
         throw new UnusableRequest(
             writtenName() + " has no field " + name + ".",
-            Nearest.advice(name, known, "Its fields are " + String.join(", ", known) + "."));
+            Nearest.advice(name, known, listed("field", known)));
       }
     }
     return fields.stream().filter(field -> names.contains(field.name())).toList();
@@ -339,21 +340,25 @@ final class OwnerClass {
    */
   List<Method> methods(List<String> selectors) {
     List<Method> selected = new ArrayList<>();
+    List<String> known = methods().stream().map(Method::name).distinct().toList();
     for (String selector : selectors) {
       List<Method> meant = methods().stream().filter(method -> selects(selector, method)).toList();
       if (meant.isEmpty()) {
         throw new UnusableRequest(
             writtenName() + " has no method " + selector + ".",
-            Nearest.advice(
-                selector.replaceAll("\\(.*", ""),
-                methods().stream().map(Method::name).toList(),
-                "Its methods are "
-                    + String.join(", ", methods().stream().map(Method::name).distinct().toList())
-                    + "."));
+            Nearest.advice(selector.replaceAll("\\(.*", ""), known, listed("method", known)));
       }
       selected.addAll(meant);
     }
     return methods().stream().filter(selected::contains).toList();
+  }
+
+  /** What there is of a kind; broken code has members without a name, of which nothing is said. */
+  private static String listed(String kind, List<String> names) {
+    List<String> named = names.stream().filter(SourceVersion::isIdentifier).toList();
+    return named.isEmpty()
+        ? "It has no " + kind + "s."
+        : "Its " + kind + "s are " + String.join(", ", named) + ".";
   }
 
   private static boolean selects(String selector, Method method) {

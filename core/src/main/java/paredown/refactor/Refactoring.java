@@ -1,12 +1,14 @@
 package paredown.refactor;
 
+import java.util.List;
+import java.util.Optional;
 import paredown.edit.Change;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 
 /** A refactoring is one behaviour-preserving operation with its arguments filled in. */
-public sealed interface Refactoring permits ExtractClass, MoveMethod {
+public sealed interface Refactoring permits ExtractClass, MoveMethod, BeginClass, CloseMethods {
 
   /**
    * Plans the change without touching the disk.
@@ -15,6 +17,18 @@ public sealed interface Refactoring permits ExtractClass, MoveMethod {
    * @throws paredown.UnusableRequest where an argument names nothing
    */
   Planned plan(Sources sources, SourceIndex index) throws Refused;
+
+  /** The steps that it is made of; empty where it is one by itself. */
+  default Optional<Steps> steps(Sources sources) {
+    return Optional.empty();
+  }
+
+  /**
+   * Steps are refactorings that are planned one after the other and make one change.
+   *
+   * @param summary one sentence of what happens in all
+   */
+  record Steps(String summary, List<Refactoring> all) {}
 
   /** The command that asks for it, as it is typed, without {@code --apply}. */
   String command();

@@ -46,6 +46,11 @@ public final class Refused extends Problem {
     return new Refused(kind, subject, getMessage(), advice, places());
   }
 
+  /** The same with other places. */
+  Refused at(List<String> others) {
+    return new Refused(kind, subject, getMessage(), advice(), others);
+  }
+
   /** The sentence without the member that it is about, which may be one of several. */
   public String reason() {
     String subjected = subject + " cannot be moved: ";

@@ -152,6 +152,11 @@ public final class SourceText {
     return line < starts().length ? starts()[line] : text.length();
   }
 
+  /** The offset at which a line begins, counted from 1. */
+  public int lineOffset(int line) {
+    return starts()[line - 1];
+  }
+
   /** The text of a line, counted from 1, without its line end. */
   public String lineText(int line) {
     int start = starts()[line - 1];

@@ -36,6 +36,11 @@ interface Draw {
   }
 
   private static String extractClass(RandomProgram program, Random random) {
+    if (random.nextInt(5) == 0) {
+      List<String> alone = some(program.methods(), 1 + random.nextInt(3), random);
+      return "extract class Owner --methods %s --name Part --pass owner --delegate none"
+          .formatted(String.join(";", alone));
+    }
     List<String> fields = some(program.fields(), 1 + random.nextInt(2), random);
     List<String> methods = new ArrayList<>();
     if (random.nextBoolean()) {
