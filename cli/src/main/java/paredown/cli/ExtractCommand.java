@@ -123,7 +123,8 @@ final class ExtractCommand extends PareCommand {
         description = {
           "Refusals to overrule, since you know better: mapped-field,",
           "mapped-class, native-code, serialized, reflected,",
-          "named-elsewhere."
+          "named-elsewhere; where methods leave alone, without a delegate,",
+          "maybe-null and started-earlier too."
         })
     private List<String> accepted = List.of();
 

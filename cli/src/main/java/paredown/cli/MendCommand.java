@@ -1,7 +1,11 @@
 package paredown.cli;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import paredown.refactor.ExtractClass;
+import paredown.refactor.MoveMethod;
+import paredown.refactor.RefusalKind;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
@@ -30,9 +34,20 @@ final class MendCommand extends ChangeCommand {
       description = "The name of the new class, or of the method where it goes.")
   private String name;
 
+  @Option(
+      names = "--accept",
+      paramLabel = "REFUSAL",
+      split = ",",
+      description = "What is accepted, where pare why offers the remedy on that condition.")
+  private List<String> accepted = List.of();
+
   @Override
   Preview preview(Session session) {
-    return session.mend(remedy, Optional.ofNullable(name));
+    List<RefusalKind> acceptable =
+        Stream.concat(ExtractClass.acceptable().stream(), MoveMethod.acceptable().stream())
+            .distinct()
+            .toList();
+    return session.mend(remedy, Optional.ofNullable(name), Accepted.of(accepted, acceptable));
   }
 
   @Override
@@ -41,6 +56,7 @@ final class MendCommand extends ChangeCommand {
     if (preview.refactoring() instanceof ExtractClass extraction) {
       given = extraction.name();
     }
-    return "pare mend " + remedy + (given == null ? "" : " --name " + given);
+    String accepting = accepted.isEmpty() ? "" : " --accept " + String.join(",", accepted);
+    return "pare mend " + remedy + (given == null ? "" : " --name " + given) + accepting;
   }
 }

@@ -2,6 +2,7 @@ package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import paredown.refactor.RefusalKind;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;
@@ -45,6 +46,7 @@ final class WhyCommand extends PareCommand {
               .put("command", remedy.refactoring().command())
               .put("change", remedy.change().id());
       effect(node, remedy.effect());
+      Json.texts(node, "conditions", remedy.conditions().stream().map(RefusalKind::id).toList());
     }
     ArrayNode byHand = answer.putArray("byHand");
     for (Candidate candidate : explanation.remedies().byHand()) {

@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import paredown.facts.MethodFact;
 import paredown.refactor.ExtractClass;
+import paredown.refactor.RefusalKind;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;
@@ -176,9 +177,12 @@ final class WhyText {
       text.append(
           "%s %s (choose %s name with --name)%n"
               .formatted(
-                  terminal.bold("Remedy " + remedy.shortId() + ":"),
+                  terminal.bold("Remedy " + remedy.shortId() + condition(remedy) + ":"),
                   remedy.refactoring().says(),
                   remedy.refactoring() instanceof ExtractClass ? "the" : "another"));
+      for (RefusalKind kind : remedy.conditions()) {
+        text.append("  %s: %s (%s)%n".formatted(kind.id(), kind.why(), "--accept " + kind.id()));
+      }
       if (remedy.refactoring() instanceof ExtractClass extraction) {
         wrapped("fields", extraction.fields(), text);
         wrapped("methods", extraction.methods(), text);
@@ -206,10 +210,18 @@ final class WhyText {
     if (found.isEmpty() && dropped.isEmpty() && explanation.remedies().byHand().isEmpty()) {
       text.append("\nNo remedy is known for it yet.\n");
     }
-    String next = found.isEmpty() ? "pare survey" + here : "pare mend " + found.get(0).id() + here;
+    String next =
+        found.isEmpty()
+            ? "pare survey" + here
+            : "pare mend " + found.get(0).id() + found.get(0).accepting() + here;
     text.append("\nNext: ").append(next).append('\n');
     text.append(
         "Or live with it: pare accept %s --because \"...\"%s%n".formatted(finding.id(), here));
+  }
+
+  private static String condition(Remedy remedy) {
+    List<String> kinds = remedy.conditions().stream().map(RefusalKind::id).toList();
+    return kinds.isEmpty() ? "" : ", if you accept " + Listed.of(kinds);
   }
 
   private static void price(Effect effect, StringBuilder text) {

@@ -106,23 +106,44 @@ class FindingsTest {
 
   @Test
   void saysOnceWhatKeepsSeveralRemediesFromBeingDone() throws IOException {
-    StringBuilder text = new StringBuilder("package ferry; public class Log implements");
-    text.append(" java.io.Serializable {\n");
+    ferry.with("src/ferry/Log.java", log("Cloneable"));
+    String why = Ran.pare(folder, "why", "god").exits(0).out();
+    assertTrue(why.contains("\n2 remedies are not offered:\n  extract class "), why);
+    assertEquals(2, why.split("cloned").length, why);
+  }
+
+  @Test
+  void offersOnConditionWhatAPersonMayAccept() throws IOException {
+    ferry.with("src/ferry/Log.java", log("java.io.Serializable"));
+    String why = Ran.pare(folder, "why", "god").exits(0).out();
+    assertTrue(why.contains(", if you accept serialized: extract class "), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+) --accept serialized\\n.*", "$1");
+    JsonNode json = Ran.pare(folder, "why", "god", "--format", "json").exits(0).json();
+    JsonNode remedy = json.get("remedies").get(0);
+    assertEquals(id, remedy.get("id").asText());
+    assertEquals("serialized", remedy.get("conditions").get(0).asText());
+    Ran.pare(folder, "mend", id).exits(3);
+    String preview = Ran.pare(folder, "mend", id, "--accept", "serialized").exits(0).out();
+    assertTrue(preview.contains("Accepted: serialized"), preview);
+    assertTrue(preview.contains("--accept serialized --expect "), preview);
+  }
+
+  /** A class of three parts, of a type. */
+  private static String log(String type) {
+    StringBuilder text = new StringBuilder("package ferry; public class Log implements ");
+    text.append(type).append(" {\n");
     for (char part = 'a'; part < 'd'; part++) {
       for (int i = 0; i < 2; i++) {
         text.append("  private int %1$s%2$d;%n".formatted(part, i));
       }
+      text.append("  void %1$sSet(int x) { %1$s0 = x; }%n".formatted(part));
       for (int i = 0; i < 10; i++) {
         text.append(
             "  int %1$s%2$dSum(int x) { return x > 1 ? %1$s0 + x : %1$s1 > 2 ? %1$s0 : 1; }%n"
                 .formatted(part, i));
       }
     }
-    ferry.with("src/ferry/Log.java", text.append("}\n").toString());
-    String why = Ran.pare(folder, "why", "god").exits(0).out();
-    assertTrue(why.contains("\n2 remedies are not offered:\n  extract class "), why);
-    assertEquals(2, why.split("its stored shape").length, why);
-    assertTrue(why.contains("say --accept serialized."), why);
+    return text.append("}\n").toString();
   }
 
   @Test

@@ -94,13 +94,13 @@ final class Provenance {
   }
 
   private String place(String origin, int offset, String file, Run run) {
-    if (change.file(origin).isEmpty() && !byOrigin.containsKey(origin)) {
-      return Symbols.place(origin, offset);
-    }
+    // A file that stays as it is goes on having what is only repeated from it.
+    boolean stays = change.file(origin).isEmpty();
     return images(origin, offset)
+        .filter(image -> !stays || samePiece(image, file, run))
         .min(Comparator.comparing((Image image) -> distance(image, file, run)))
         .map(image -> Symbols.place(image.file(), image.run().imageOf(offset)))
-        .orElse("@{gone}");
+        .orElse(stays ? Symbols.place(origin, offset) : "@{gone}");
   }
 
   private java.util.stream.Stream<Image> images(String origin, int offset) {
@@ -110,10 +110,14 @@ final class Provenance {
 
   /** A local variable is the one in the same piece, or else the one that was not merely copied. */
   private static int distance(Image image, String file, Run run) {
-    boolean samePiece =
-        run != null && image.file().equals(file) && image.run().piece() == run.piece();
     boolean copied = image.run().kind() == Run.Kind.COPIED;
-    return (samePiece ? 0 : 4) + (copied ? 2 : 0) + (image.file().equals(file) ? 0 : 1);
+    return (samePiece(image, file, run) ? 0 : 4)
+        + (copied ? 2 : 0)
+        + (image.file().equals(file) ? 0 : 1);
+  }
+
+  private static boolean samePiece(Image image, String file, Run run) {
+    return run != null && image.file().equals(file) && image.run().piece() == run.piece();
   }
 
   /** Where a place of the new text was in the old; empty where it was written. */

@@ -149,6 +149,11 @@ public record ExtractClass(
   }
 
   @Override
+  public Set<RefusalKind> accepted() {
+    return wishes.accepted();
+  }
+
+  @Override
   public String command() {
     String members = methods.isEmpty() ? "" : " --methods " + quoted(String.join(",", methods));
     StringBuilder command =

@@ -58,6 +58,11 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
   }
 
   @Override
+  public Set<RefusalKind> accepted() {
+    return wishes.accepted();
+  }
+
+  @Override
   public String command() {
     StringBuilder command = new StringBuilder("pare move method ");
     command.append(quoted(type + "#" + method)).append(" --to ").append(target);
@@ -83,6 +88,15 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
             Optional.of(name),
             wishes.accepted());
     return new MoveMethod(type, method, target, under);
+  }
+
+  /** The same where one more kind of refusal is accepted. */
+  public MoveMethod accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new TreeSet<>(wishes.accepted());
+    more.add(kind);
+    Wishes accepting =
+        new Wishes(wishes.through(), wishes.delegate(), wishes.owner(), wishes.name(), more);
+    return new MoveMethod(type, method, target, accepting);
   }
 
   @Override

@@ -2,6 +2,7 @@ package paredown.refactor;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import paredown.edit.Change;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
@@ -29,6 +30,11 @@ public sealed interface Refactoring permits ExtractClass, MoveMethod, BeginClass
    * @param summary one sentence of what happens in all
    */
   record Steps(String summary, List<Refactoring> all) {}
+
+  /** The kinds of refusal that it overrules. */
+  default Set<RefusalKind> accepted() {
+    return Set.of();
+  }
 
   /** The command that asks for it, as it is typed, without {@code --apply}. */
   String command();

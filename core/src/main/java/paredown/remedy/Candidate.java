@@ -1,6 +1,10 @@
 package paredown.remedy;
 
+import java.util.Optional;
 import paredown.project.Fingerprint;
+import paredown.refactor.ExtractClass;
+import paredown.refactor.MoveMethod;
+import paredown.refactor.RefusalKind;
 
 /**
  * A candidate is a refactoring with its arguments that, on the facts, would cure a finding.
@@ -17,7 +21,7 @@ public record Candidate(String finding, Cure cure) {
           .add(String.join(",", extract.refactoring().fields()))
           .add(String.join(",", extract.refactoring().methods()));
     } else {
-      arguments.add(cure.command().replaceAll(" --name \\S+", ""));
+      arguments.add(cure.command().replaceAll(" --(name|accept) \\S+", ""));
     }
     return finding + "." + arguments.hex(2);
   }
@@ -26,6 +30,23 @@ public record Candidate(String finding, Cure cure) {
   public String shortId() {
     String id = id();
     return id.substring(id.lastIndexOf('.') + 1);
+  }
+
+  /** The same where a kind of refusal is accepted; empty where it cannot be, or is already. */
+  public Optional<Candidate> accepting(RefusalKind kind) {
+    if (cure instanceof Cure.Extract extract
+        && ExtractClass.acceptable().contains(kind)
+        && !extract.refactoring().accepted().contains(kind)) {
+      return Optional.of(
+          new Candidate(finding, new Cure.Extract(extract.refactoring().accepting(kind))));
+    }
+    if (cure instanceof Cure.Move move
+        && MoveMethod.acceptable().contains(kind)
+        && !move.refactoring().accepted().contains(kind)) {
+      return Optional.of(
+          new Candidate(finding, new Cure.Move(move.refactoring().accepting(kind), move.effect())));
+    }
+    return Optional.empty();
   }
 
   /** The same, with another name for what it makes. */

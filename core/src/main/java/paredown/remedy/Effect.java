@@ -15,6 +15,11 @@ public record Effect(List<Figure> figures, List<String> price) {
     price = List.copyOf(price);
   }
 
+  /** Whether a figure gets smaller. */
+  public boolean lightens() {
+    return figures.stream().anyMatch(figure -> figure.after() < figure.before());
+  }
+
   /** One figure before and after. */
   public record Figure(String words, int before, int after) {}
 }

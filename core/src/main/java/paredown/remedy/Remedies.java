@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -33,7 +34,10 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
     dropped = List.copyOf(dropped);
   }
 
-  /** Plans candidates; those that are refused, or that a gate stops, are dropped. */
+  /**
+   * Plans candidates; those that are refused, or that a gate stops, are dropped. What is refused
+   * only for a reason that a person may overrule is found on that condition, behind the others.
+   */
   public static Remedies plan(
       List<Candidate> candidates, Facts facts, Sources sources, SourceIndex index) {
     List<Remedy> found = new ArrayList<>();
@@ -45,8 +49,10 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
         continue;
       }
       try {
-        Remedy remedy = planProposed(candidate, facts, sources, index);
-        if (remedy.verdict().passed()) {
+        Remedy remedy = planOnCondition(candidate, facts, sources, index);
+        if (!remedy.effect().lightens()) {
+          dropped.add(new Dropped(candidate.cure().says(), "nothing would get lighter by it."));
+        } else if (remedy.verdict().passed()) {
           found.add(remedy);
         } else {
           dropped.add(
@@ -58,7 +64,19 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
         dropped.add(new Dropped(candidate.cure().says(), taken.getMessage()));
       }
     }
+    found.sort(Comparator.comparing(remedy -> !remedy.conditions().isEmpty()));
     return new Remedies(found, byHand, dropped);
+  }
+
+  /** Plans a candidate, accepting what a person may accept. */
+  private static Remedy planOnCondition(
+      Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
+    try {
+      return planProposed(candidate, facts, sources, index);
+    } catch (Refused refused) {
+      Candidate accepting = candidate.accepting(refused.kind()).orElseThrow(() -> refused);
+      return planOnCondition(accepting, facts, sources, index);
+    }
   }
 
   /** Plans an extraction under the name that was proposed, or a longer one where that is taken. */

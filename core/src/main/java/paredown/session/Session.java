@@ -34,6 +34,7 @@ import paredown.project.Settings;
 import paredown.project.SourceFile;
 import paredown.refactor.Judged;
 import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
 import paredown.remedy.Candidate;
 import paredown.remedy.Candidates;
 import paredown.remedy.Remedies;
@@ -217,9 +218,10 @@ public final class Session {
    * @param id a finding's id and the remedy's own two digits; the finding's id will do where it has
    *     only one
    * @param name for the new class; empty where the proposed one will do
+   * @param accepted the kinds of refusal that are accepted
    * @throws paredown.refactor.Refused where it cannot be done safely
    */
-  public Preview mend(String id, Optional<String> name) {
+  public Preview mend(String id, Optional<String> name, Set<RefusalKind> accepted) {
     Survey survey = survey();
     Finding finding = finding(survey, id);
     List<Candidate> candidates = survey.candidates().get(finding.id());
@@ -232,6 +234,9 @@ public final class Session {
           "pare why " + finding.id() + " shows what can be done.");
     }
     Candidate candidate = meant.get(0);
+    for (RefusalKind kind : accepted) {
+      candidate = candidate.accepting(kind).orElse(candidate);
+    }
     progress.doing("planning, and checking that every name still means the same");
     Remedy remedy =
         name.isEmpty()

@@ -12,10 +12,16 @@ import paredown.session.Explanation;
 /**
  * A remedy as the page says it.
  *
+ * @param conditions what a person must accept for it, a sentence each
  * @param command what to type; what it will be where pare cannot do it yet
  */
 public record RemedyText(
-    String words, List<String> members, Effect effect, String command, boolean isThere) {
+    String words,
+    List<String> members,
+    List<String> conditions,
+    Effect effect,
+    String command,
+    boolean isThere) {
 
   static List<RemedyText> of(Explanation explanation) {
     List<RemedyText> all = new ArrayList<>();
@@ -29,13 +35,15 @@ public record RemedyText(
           new RemedyText(
               remedy.refactoring().says(),
               members,
+              remedy.conditions().stream().map(kind -> kind.id() + ": " + kind.why()).toList(),
               remedy.effect(),
-              "pare mend " + remedy.id(),
+              "pare mend " + remedy.id() + remedy.accepting(),
               true));
     }
     for (Candidate candidate : explanation.remedies().byHand()) {
       Cure.ByHand cure = (Cure.ByHand) candidate.cure();
-      all.add(new RemedyText(cure.says(), List.of(), cure.effect(), cure.command(), false));
+      all.add(
+          new RemedyText(cure.says(), List.of(), List.of(), cure.effect(), cure.command(), false));
     }
     return all;
   }
