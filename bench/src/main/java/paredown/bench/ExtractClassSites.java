@@ -13,6 +13,7 @@ import paredown.facts.Facts;
 import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.program.Sources;
 import paredown.refactor.ExtractClass;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
@@ -34,7 +35,7 @@ final class ExtractClassSites implements Sites {
   private static final String NAME = "ExtractedPart";
 
   @Override
-  public List<Site> in(Facts facts, Predicate<String> isMain, Random random) {
+  public List<Site> in(Facts facts, Sources sources, Predicate<String> isMain, Random random) {
     Enumeration enumeration = new Enumeration(new Callers(facts), random, new ArrayList<>());
     facts.types().stream()
         .filter(type -> type.kind() == TypeFact.Kind.CLASS && isMain.test(type.range().file()))

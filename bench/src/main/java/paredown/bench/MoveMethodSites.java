@@ -5,13 +5,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import paredown.facts.Facts;
 import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.program.Sources;
 import paredown.refactor.MoveMethod;
+import paredown.text.SourceText;
 
 /**
  * Every method of a library and of its tests that has a body, to the types of its parameters and
@@ -21,14 +24,15 @@ import paredown.refactor.MoveMethod;
 final class MoveMethodSites implements Sites {
 
   @Override
-  public List<Site> in(Facts facts, Predicate<String> isMain, Random random) {
+  public List<Site> in(Facts facts, Sources sources, Predicate<String> isMain, Random random) {
     List<TypeFact> types =
         facts.types().stream().filter(type -> type.kind() != TypeFact.Kind.ANNOTATION).toList();
     Map<Boolean, List<TypeFact>> sides =
         types.stream().collect(Collectors.partitioningBy(type -> isMain.test(type.range().file())));
     Callers callers = new Callers(facts);
-    List<Site> sites = new ArrayList<>(new Enumeration(sides.get(true), callers, random).all());
-    sites.addAll(new Enumeration(sides.get(false), callers, random).all());
+    List<Site> sites =
+        new ArrayList<>(new Enumeration(sides.get(true), sources, callers, random).all());
+    sites.addAll(new Enumeration(sides.get(false), sources, callers, random).all());
     return sites;
   }
 
@@ -36,14 +40,16 @@ final class MoveMethodSites implements Sites {
   private record Enumeration(
       List<TypeFact> types,
       Map<String, List<TypeFact>> bySimpleName,
+      Sources sources,
       Callers callers,
       Random random,
       List<Site> sites) {
 
-    Enumeration(List<TypeFact> types, Callers callers, Random random) {
+    Enumeration(List<TypeFact> types, Sources sources, Callers callers, Random random) {
       this(
           types,
           types.stream().collect(Collectors.groupingBy(TypeFact::simpleName)),
+          sources,
           callers,
           random,
           new ArrayList<>());
@@ -139,19 +145,49 @@ final class MoveMethodSites implements Sites {
               kind,
               new MoveMethod(type.name(), method.signature(), target, wishes),
               callers.of(type, method.signature()),
-              isLegal(method, target, through, delegate)));
+              isLegal(type, method, target, through, delegate)
+                  && isWanted(kind, method, target, through)));
     }
 
-    private boolean isLegal(MethodFact method, String target, String through, boolean delegate) {
-      TypeFact taking =
-          types.stream().filter(each -> each.name().equals(target)).findFirst().orElseThrow();
+    /**
+     * Whether somebody could want it, as far as the text tells: a method goes to what it asks for
+     * something, not to what it compares with null, or puts another object in the place of.
+     */
+    private boolean isWanted(String kind, MethodFact method, String target, String through) {
+      if (!kind.equals("field") && !kind.equals("parameter")) {
+        return true;
+      }
+      String name = "(?<![\\w.])(this\\s*\\.\\s*)?" + Pattern.quote(through) + "\\s*";
+      Pattern doubts = Pattern.compile("%s[!=]=\\s*null|%s=[^=]".formatted(name, name));
+      TypeFact taking = type(target);
+      return asks(method, taking) && !doubts.matcher(text(method)).find();
+    }
+
+    private String text(MethodFact method) {
+      SourceText source = sources.text(method.range().file());
+      int last = method.range().end().line();
+      return source.slice(
+          source.lineOffset(method.range().start().line()),
+          source.nextLine(source.lineOffset(last)));
+    }
+
+    private TypeFact type(String name) {
+      return types.stream().filter(each -> each.name().equals(name)).findFirst().orElseThrow();
+    }
+
+    private boolean isLegal(
+        TypeFact from, MethodFact method, String target, String through, boolean delegate) {
+      TypeFact taking = type(target);
+      boolean near = taking.range().file().equals(from.range().file());
       boolean tied = method.overrides() || !method.head().annotations().isEmpty();
       boolean makes = List.of("new", "new-field", "callers").contains(through);
       boolean made =
           taking.kind() == TypeFact.Kind.CLASS
               && !taking.isAbstract()
               && (taking.constructors().isEmpty()
-                  || taking.constructors().stream().anyMatch(each -> each.parameters().isEmpty()));
+                  || taking.constructors().stream()
+                      .anyMatch(
+                          each -> each.parameters().isEmpty() && (near || !each.isPrivate())));
       return (delegate || !tied) && (made || !makes);
     }
   }

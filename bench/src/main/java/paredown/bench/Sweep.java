@@ -102,7 +102,7 @@ public final class Sweep {
     List<String> files = new ArrayList<>(sources.paths(SourceFile.Kind.MAIN));
     files.addAll(sources.paths(SourceFile.Kind.TEST));
     Facts facts = FactsReader.read(sources, files).facts();
-    List<Site> all = new ArrayList<>(sites.in(facts, file -> !isTest(file), random));
+    List<Site> all = new ArrayList<>(sites.in(facts, sources, file -> !isTest(file), random));
     Collections.shuffle(all, random);
     return all;
   }
@@ -163,7 +163,7 @@ public final class Sweep {
       outcome = attempt(site, site.operation(), note);
     } catch (Refused refused) {
       String mark = refused.kind().mark() == RefusalKind.Mark.UNSAFE ? "unsafe" : "not yet";
-      outcome = (site.legal() ? "refused " + mark : "no programmer's") + " " + refused.kind().id();
+      outcome = "refused " + mark + " " + refused.kind().id();
       note.put("why", refused.getMessage() + " " + refused.places());
     } catch (UnusableRequest unusable) {
       outcome = "no site";
@@ -173,7 +173,8 @@ public final class Sweep {
       keep(site, trace(e));
     }
     long millis = (System.nanoTime() - start) / 1_000_000;
-    write(site, outcome, millis, note);
+    boolean apart = !site.legal() && !outcome.startsWith("FAILED");
+    write(site, (apart ? "no programmer's " : "") + outcome, millis, note);
   }
 
   private String attempt(Site site, Refactoring operation, Map<String, String> note) {

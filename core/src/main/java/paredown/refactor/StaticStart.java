@@ -4,8 +4,11 @@ import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ThrowTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
@@ -96,12 +99,25 @@ final class StaticStart {
         && field.getConstantValue() == null;
   }
 
-  /** What runs for a member; null for a field without a value. */
-  private static TreePath code(TreePath member) {
-    if (member.getLeaf() instanceof VariableTree field) {
-      return field.getInitializer() == null ? null : new TreePath(member, field.getInitializer());
+  /** What runs for a member; null for a field without a value, or with code that is only kept. */
+  private TreePath code(TreePath member) {
+    if (!(member.getLeaf() instanceof VariableTree field)) {
+      return member;
     }
-    return member;
+    Tree value = field.getInitializer();
+    while (value instanceof ParenthesizedTree brackets) {
+      value = brackets.getExpression();
+    }
+    TreePath path = value == null ? null : new TreePath(member, value);
+    return value instanceof LambdaExpressionTree || isOfType(path) ? null : path;
+  }
+
+  /** Whether it is a reference to a method of a class, rather than of an object that is asked. */
+  private boolean isOfType(TreePath value) {
+    return value != null
+        && value.getLeaf() instanceof MemberReferenceTree reference
+        && program.trees().getElement(new TreePath(value, reference.getQualifierExpression()))
+            instanceof TypeElement;
   }
 
   private Sound sound(TreePath code, TypeElement type, TypeElement other) {
