@@ -88,6 +88,13 @@ final class SurveyCommand extends PareCommand {
     Optional<Smell> smell = smell();
     requireSensible();
     Session session = open();
+    if (session.tracksSteps()) {
+      terminal()
+          .err()
+          .println(
+              "Version control tracks files in .pare, where this machine keeps its own steps. Stop"
+                  + " that with git rm -r --cached .pare.");
+    }
     if (history != null) {
       session.lookingAt(history);
     }

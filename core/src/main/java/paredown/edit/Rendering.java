@@ -53,6 +53,9 @@ public final class Rendering {
       int base = text.length();
       text.append(names.text());
       names.uses().forEach(use -> written.add(use.shifted(base)));
+      if (!names.proof().isEmpty()) {
+        regions.add(new Region(base, text.length(), "", 0, 0, Region.Kind.REPLACED, names.proof()));
+      }
     } else if (each instanceof Carried range) {
       int start = text.length();
       int place = regions.size();

@@ -6,11 +6,25 @@ import java.util.Optional;
 import paredown.program.Use;
 import paredown.program.UseKind;
 
-/** A written piece is text that a refactoring made; its names know what they are meant to mean. */
-public record Written(String text, List<WrittenUse> uses) implements Piece {
+/**
+ * A written piece is text that a refactoring made; its names know what they are meant to mean.
+ *
+ * @param proof why words of statements that were not there before keep the meaning; mostly empty
+ */
+public record Written(String text, List<WrittenUse> uses, String proof) implements Piece {
 
   public Written {
     uses = List.copyOf(uses);
+  }
+
+  /** Text with names, without words of statements. */
+  public Written(String text, List<WrittenUse> uses) {
+    this(text, uses, "");
+  }
+
+  /** The same with a reason for its words of statements. */
+  public Written proving(String why) {
+    return new Written(text, uses, why);
   }
 
   /** Text without names. */

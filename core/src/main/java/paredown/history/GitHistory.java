@@ -76,6 +76,16 @@ public final class GitHistory implements AutoCloseable {
     }
   }
 
+  /** Whether version control tracks something in a folder, as it is about to be committed. */
+  public boolean tracks(String folder) {
+    try {
+      String within = (prefix.isEmpty() ? "" : prefix + "/") + folder;
+      return repository.readDirCache().getEntriesWithin(within).length > 0;
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
   /** A file as a commit changed it. */
   private record Change(String file, ObjectId before, ObjectId after, List<Edit> edits) {}
 

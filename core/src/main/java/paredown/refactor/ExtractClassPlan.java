@@ -86,7 +86,7 @@ final class ExtractClassPlan {
     List<FieldDeclaration> declarations = FieldDeclaration.of(owner, leaving.fields());
     declarations.forEach(carried::carry);
     leaving.methods().forEach(method -> carried.carry(method, !delegates.contains(method)));
-    HolderChoice choice = new HolderChoice(type, arguments.wishes(), index);
+    HolderChoice choice = new HolderChoice(type, arguments.wishes(), index, checks.copied());
     Holder holder =
         choice.of(
             asking.stream().filter(use -> !leaving.isStatic(use)).toList(),
@@ -103,6 +103,9 @@ final class ExtractClassPlan {
     List<String> notes = new ArrayList<>(overruled.notes());
     receiving.note().ifPresent(notes::add);
     Companions.note(leaving, type).ifPresent(notes::add);
+    checks
+        .copied()
+        .ifPresent(each -> notes.add("A clone gets a %s of its own.".formatted(type.name())));
     if (leaving.holdsObject()) {
       choice.note(holder).ifPresent(notes::add);
     }

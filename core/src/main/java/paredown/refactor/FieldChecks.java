@@ -4,6 +4,7 @@ import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
@@ -20,8 +21,11 @@ final class FieldChecks {
   private final List<OwnerClass.Field> ofObject;
   private final List<MemberUse> uses;
   private final Overruled overruled;
+  private final Leaving leaving;
+  private Optional<CloneCopy> copied = Optional.empty();
 
   FieldChecks(Leaving leaving, Overruled overruled) {
+    this.leaving = leaving;
     this.owner = leaving.owner();
     this.fields = leaving.fields();
     this.ofObject = leaving.fieldsOfObject();
@@ -91,7 +95,24 @@ final class FieldChecks {
     boolean written =
         uses.stream()
             .anyMatch(use -> use.access() == Access.WRITE || use.access() == Access.UPDATE);
-    refuseIf(written && isCloned(), RefusalKind.CLONED, first, place);
+    if (written && isCloned()) {
+      copied = copy();
+      refuseIf(copied.isEmpty(), RefusalKind.CLONED, first, place);
+    }
+  }
+
+  /** Where clones can get an object of their own: the class itself copies, and goes on doing so. */
+  private Optional<CloneCopy> copy() {
+    boolean leaves = leaving.methods().stream().anyMatch(each -> each.name().equals("clone"));
+    boolean generic = !owner.element().getTypeParameters().isEmpty();
+    return leaves || generic ? Optional.empty() : CloneCopy.of(owner);
+  }
+
+  /**
+   * Where clones get an object of their own, once the checks are done; empty where they share it.
+   */
+  Optional<CloneCopy> copied() {
+    return copied;
   }
 
   /** Whether the class, or one below it, makes copies of its objects. */

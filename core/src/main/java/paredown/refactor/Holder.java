@@ -1,6 +1,7 @@
 package paredown.refactor;
 
 import java.util.List;
+import java.util.Optional;
 import paredown.edit.Written;
 import paredown.program.Symbols;
 
@@ -11,9 +12,16 @@ import paredown.program.Symbols;
  * @param type the new class
  * @param outside whether other files use it, so that it cannot be private
  * @param variables the old class's type variables that the new class has as well
+ * @param copied where clones get an object of their own; empty where they share it
  * @param setter the method that puts another object in; empty text where it stays for good
  */
-record Holder(String name, NewClass type, boolean outside, List<String> variables, String setter) {
+record Holder(
+    String name,
+    NewClass type,
+    boolean outside,
+    List<String> variables,
+    Optional<CloneCopy> copied,
+    String setter) {
 
   /** The old class's binary name. */
   String ownerType() {
@@ -37,6 +45,6 @@ record Holder(String name, NewClass type, boolean outside, List<String> variable
   }
 
   String modifiers() {
-    return (outside ? "" : "private ") + (setter.isEmpty() ? "final " : "");
+    return (outside ? "" : "private ") + (setter.isEmpty() && copied.isEmpty() ? "final " : "");
   }
 }

@@ -15,9 +15,17 @@ final class HolderChoice {
   private final NewClass type;
   private final ExtractClass.Wishes wishes;
   private final SourceIndex index;
+  private final Optional<CloneCopy> copied;
 
-  HolderChoice(NewClass type, ExtractClass.Wishes wishes, SourceIndex index) {
+  /**
+   * A choice.
+   *
+   * @param copied where clones get an object of their own; empty where they share it
+   */
+  HolderChoice(
+      NewClass type, ExtractClass.Wishes wishes, SourceIndex index, Optional<CloneCopy> copied) {
     this.type = type;
+    this.copied = copied;
     this.wishes = wishes;
     this.index = index;
   }
@@ -48,6 +56,7 @@ final class HolderChoice {
         type,
         outside,
         variables,
+        copied,
         wishes.passIn().equals(Optional.of(ExtractClass.PassIn.SETTER)) ? setter(name) : "");
   }
 

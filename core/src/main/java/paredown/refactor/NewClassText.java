@@ -62,12 +62,7 @@ final class NewClassText {
     classComment();
     write(Written.plain(outer + modifiers() + "class " + holder.type().name()));
     typeParameters();
-    if (serializable) {
-      write(
-          Written.text(" implements java.io.")
-              .name("Serializable", "type java.io.Serializable")
-              .done());
-    }
+    interfaces();
     write(Written.plain(" {" + end));
     fields();
     if (!members.leaving().holdsObject()) {
@@ -97,8 +92,25 @@ final class NewClassText {
       first = false;
       method(method);
     }
+    if (holder.copied().isPresent()) {
+      write(Written.plain(end));
+      write(CloneCopy.method(holder.type(), layout));
+    }
     write(Written.plain(outer + "}" + end));
     return pieces;
+  }
+
+  private void interfaces() {
+    Written.Text text = Written.text("");
+    String separator = " implements ";
+    if (serializable) {
+      text.text(separator + "java.io.").name("Serializable", "type java.io.Serializable");
+      separator = ", ";
+    }
+    if (holder.copied().isPresent()) {
+      text.text(separator).name("Cloneable", "type java.lang.Cloneable");
+    }
+    write(text.done());
   }
 
   private void write(Piece piece) {

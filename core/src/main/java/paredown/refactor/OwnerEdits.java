@@ -45,6 +45,7 @@ final class OwnerEdits {
     if (!holder.setter().isEmpty()) {
       own.add(setter());
     }
+    holder.copied().ifPresent(copy -> own.add(copy.given(holder)));
     members.delegates().forEach(method -> own.add(delegate(method)));
     if (passIn.equals(Optional.of(ExtractClass.PassIn.CONSTRUCTOR))) {
       passIn(own);

@@ -1,6 +1,9 @@
 package paredown.session;
 
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.Path;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -40,6 +43,17 @@ final class ProjectHistory {
                 workspace.cache(name, history.written().getBytes(StandardCharsets.UTF_8));
                 return history;
               });
+    }
+  }
+
+  /** Whether version control tracks something in the folder that is this machine's own. */
+  static boolean tracksWorkspace(Project project) {
+    Path own = new Workspace(project.root()).folder();
+    if (!Files.exists(own, LinkOption.NOFOLLOW_LINKS)) {
+      return false;
+    }
+    try (GitHistory git = GitHistory.at(project.root()).orElse(null)) {
+      return git != null && git.tracks(own.getFileName().toString());
     }
   }
 

@@ -26,6 +26,7 @@ import paredown.journal.Step;
 import paredown.program.CompileError;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.project.AtExit;
 import paredown.project.Nearest;
 import paredown.project.Progress;
 import paredown.project.Project;
@@ -324,6 +325,11 @@ public final class Session {
     return journal.strangers();
   }
 
+  /** Whether version control tracks what this machine keeps of its own steps. */
+  public boolean tracksSteps() {
+    return ProjectHistory.tracksWorkspace(project);
+  }
+
   /** Whether another program is changing this project just now. */
   public boolean isBusy() {
     return Lock.isHeld(project.root());
@@ -382,10 +388,19 @@ public final class Session {
         if (last.isEmpty()) {
           break;
         }
-        journal.undo(last.get());
+        takeBack(last.get());
         undone.add(new PutBack(last.get(), List.of()));
       }
       return undone;
+    }
+  }
+
+  private void takeBack(Step step) {
+    String interrupted =
+        "Interrupted while step %d was taken back. pare undo goes on with it."
+            .formatted(step.number());
+    try (AtExit atExit = AtExit.run(() -> progress.said(interrupted))) {
+      journal.undo(step);
     }
   }
 }

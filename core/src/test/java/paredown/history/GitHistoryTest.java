@@ -1,6 +1,7 @@
 package paredown.history;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.file.Files;
@@ -54,6 +55,18 @@ class GitHistoryTest {
     git.add().addFilepattern(".").call();
     git.add().setUpdate(true).addFilepattern(".").call();
     git.commit().setMessage(subject).setAuthor(CLERK).setCommitter(CLERK).setSign(false).call();
+  }
+
+  @Test
+  void tellsWhetherAFolderIsTracked() throws Exception {
+    commit("more", "yard/src/Crane.java", "class Crane {}");
+    try (GitHistory whole = GitHistory.at(folder).orElseThrow();
+        GitHistory part = GitHistory.at(folder.resolve("yard")).orElseThrow()) {
+      assertTrue(whole.tracks("yard"));
+      assertTrue(part.tracks("src"));
+      assertFalse(whole.tracks("src"));
+      assertFalse(whole.tracks("yar"));
+    }
   }
 
   private History read(Path at, int most) {
