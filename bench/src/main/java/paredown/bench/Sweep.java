@@ -46,7 +46,10 @@ import paredown.refactor.Refused;
 public final class Sweep {
   private static final long SEED = 20261123L;
   private static final Map<String, Supplier<Sites>> OPERATIONS =
-      Map.of("move-method", MoveMethodSites::new, "extract-class", ExtractClassSites::new);
+      Map.of(
+          "move-method", MoveMethodSites::new,
+          "extract-class", ExtractClassSites::new,
+          "rename", RenameSites::new);
 
   private final Sites sites;
   private final Path library;

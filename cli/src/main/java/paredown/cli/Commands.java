@@ -13,13 +13,14 @@ final class Commands {
           WhyCommand.class,
           MendCommand.class,
           ExtractCommand.class,
+          MoveCommand.class,
+          RenameCommand.class,
           AcceptCommand.class,
           StepsCommand.class,
           UndoCommand.class,
           TestCommand.class,
           DemoCommand.class,
           NotYetCommand.Inline.class,
-          MoveCommand.class,
           HelpCommand.class);
 
   private Commands() {}

@@ -218,6 +218,18 @@ class FindingsTest {
   }
 
   @Test
+  void renamesAMethodWhereverItIsMeant() {
+    String preview =
+        Ran.pare(folder, "rename", "Berth#depth()", "--name", "draft").exits(0).out();
+    assertTrue(preview.startsWith("depth() of Berth becomes draft."), preview);
+    assertTrue(preview.contains("Next: pare rename 'Berth#depth()' --name draft --expect "), preview);
+    Ran type = Ran.pare(folder, "rename", "Berth", "--name", "Quay").exits(2);
+    assertTrue(type.err().contains("Types cannot be renamed yet."), type.err());
+    Ran taken = Ran.pare(folder, "rename", "Berth#depth()", "--name", "toString").exits(3);
+    assertTrue(taken.err().contains("Choose another with --name."), taken.err());
+  }
+
+  @Test
   void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
     ferry.with(
         "src/ferry/BerthBook.java",

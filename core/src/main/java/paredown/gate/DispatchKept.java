@@ -163,17 +163,28 @@ final class DispatchKept {
     return provenance.image(key, "", null);
   }
 
+  /** The same, or the key of a member of the same type that has another name now. */
+  private String renamed(String key) {
+    String became = change.became().get(key);
+    boolean same = became != null && type(became).equals(type(key));
+    return same ? became : placed(key);
+  }
+
+  private static String type(String member) {
+    return member.substring(0, member.indexOf('#') + 1);
+  }
+
   private void compare(TypeElement was, TypeElement is, Set<String> names) {
     Map<String, String> old = Slots.of(before, was, names);
     Map<String, String> now = Slots.of(after, is, names);
     Set<String> known = new TreeSet<>();
     for (Map.Entry<String, String> slot : old.entrySet()) {
-      String stays = now.containsKey(placed(slot.getKey())) ? placed(slot.getKey()) : null;
+      String stays = now.containsKey(renamed(slot.getKey())) ? renamed(slot.getKey()) : null;
       if (stays == null) {
         continue;
       }
       known.add(stays);
-      String expected = placed(slot.getValue());
+      String expected = renamed(slot.getValue());
       if (!expected.equals(now.get(stays))) {
         broke(was, stays, expected, now.get(stays));
       }

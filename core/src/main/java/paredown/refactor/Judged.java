@@ -40,6 +40,9 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
           Words.capitalised(what) + ".",
           "Choose another name with --name, or leave it where it is.");
     }
+    if (refactoring instanceof Rename rename && !verdict.passed()) {
+      throw rename.clash(verdict);
+    }
     if (verdict.breaks().isEmpty() && !verdict.types().isEmpty()) {
       String[] what = verdict.types().get(0).split(" ", 2);
       throw Refused.advising(

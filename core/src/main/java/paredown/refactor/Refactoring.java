@@ -9,7 +9,8 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 
 /** A refactoring is one behaviour-preserving operation with its arguments filled in. */
-public sealed interface Refactoring permits ExtractClass, MoveMethod, BeginClass, CloseMethods {
+public sealed interface Refactoring
+    permits ExtractClass, MoveMethod, Rename, BeginClass, CloseMethods {
 
   /**
    * Plans the change without touching the disk.

@@ -29,6 +29,7 @@ public enum RefusalKind {
   THIS_ESCAPES(Mark.NOT_YET, "it hands out its old object"),
   HIDDEN_FROM_OUTSIDE(Mark.NOT_YET, "it needs what only its old class may see"),
   NAME_TAKEN(Mark.UNSAFE, "the name is taken"),
+  FIXED_NAME(Mark.UNSAFE, "somebody outside the sources knows it by its name"),
   OVERLOAD_OPENED(Mark.UNSAFE, "calls elsewhere could choose what would become visible"),
   NAME_HIDDEN(Mark.UNSAFE, "the file that needs the name knows another by it, or could not"),
   SUPER_CALL(Mark.UNSAFE, "it asks its superclass for what it overrides"),

@@ -52,6 +52,11 @@ final class Ties {
     return left;
   }
 
+  /** Whether the platform looks for methods of a name. */
+  static boolean isCalledByName(String name) {
+    return CALLED_BY_NAME.contains(name);
+  }
+
   /** Why the old place of a method must stay; empty where it need not. */
   static Optional<String> of(OwnerClass owner, OwnerClass.Method method) {
     if (overrides(owner, method)) {

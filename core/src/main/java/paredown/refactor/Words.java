@@ -38,6 +38,15 @@ final class Words {
     requireName("field", name, "with --held-as, passage");
   }
 
+  /**
+   * Requires that a field, a method or a variable may have a name.
+   *
+   * @throws UnusableRequest where it may not
+   */
+  static void requireVariableName(String name) {
+    requireName("field, method or variable", name, "with --name, fits");
+  }
+
   private static void requireName(String what, String name, String advice) {
     if (!SourceVersion.isIdentifier(name) || Lexer.isKeyword(name)) {
       throw new UnusableRequest(

@@ -108,6 +108,16 @@ record RefactoringCase(
               optional("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
     }
+    if (operation.get(0).equals("rename")) {
+      String[] named = operation.get(1).split("#");
+      return new Rename(
+          named[0],
+          named[1],
+          named.length > 2 ? named[2] : "",
+          option("--name"),
+          operation.contains("--accessors"),
+          accepted());
+    }
     String[] member = operation.get(2).split("#");
     return new MoveMethod(
         member[0],

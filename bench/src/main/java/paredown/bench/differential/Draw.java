@@ -10,7 +10,11 @@ import java.util.TreeMap;
 interface Draw {
   /** All operations, by their names. */
   Map<String, Draw> ALL =
-      new TreeMap<>(Map.of("move-method", Draw::moveMethod, "extract-class", Draw::extractClass));
+      new TreeMap<>(
+          Map.of(
+              "move-method", Draw::moveMethod,
+              "extract-class", Draw::extractClass,
+              "rename", Draw::rename));
 
   /** A command as it is typed. */
   String command(RandomProgram program, Random random);
@@ -33,6 +37,16 @@ interface Draw {
     String pass = random.nextInt(8) == 0 ? " --pass owner" : "";
     return "move method Owner#%s --to Target%s%s%s"
         .formatted(method, one(ways, random), delegate, pass);
+  }
+
+  /** A method or field, to a name that is taken somewhere in most programs. */
+  private static String rename(RandomProgram program, Random random) {
+    List<String> members = new ArrayList<>(program.methods());
+    members.addAll(program.fields());
+    List<String> names =
+        new ArrayList<>(List.of("other", "t", "x", "a", "b", "target", "toString"));
+    program.methods().forEach(method -> names.add(method.replaceAll("\\(.*", "")));
+    return "rename Owner#%s --name %s".formatted(one(members, random), one(names, random));
   }
 
   private static String extractClass(RandomProgram program, Random random) {

@@ -167,10 +167,18 @@ final class RandomProgram {
               .formatted(code.one(List.of("a", "b++", "c", "a()"))));
     }
     if (cloneable) {
+      boolean direct = code.chance(40);
+      String body =
+          direct
+              ? "return (Owner) super.clone();"
+              : "Owner made = (Owner) super.clone();\n      %sreturn made;"
+                  .formatted(code.one(List.of("", "made.a++;\n      ", "a += 3;\n      ")));
       text.append(
-          "  public Owner copy() {\n    try {\n      return (Owner) super.clone();\n    }"
+          "  public Owner %s() {\n    try {\n      %s\n    }"
+                  .formatted(direct ? "copy" : "clone", body)
               + " catch (CloneNotSupportedException e) {\n      throw new IllegalStateException();\n"
               + "    }\n  }\n");
+      text.append(direct ? "" : "  public Owner copy() {\n    return clone();\n  }\n");
     }
     String loud = code.chance(25) ? "a++;\n    " : "";
     text.append("  public String toString() {\n    %sreturn \"owner\";\n  }\n".formatted(loud));

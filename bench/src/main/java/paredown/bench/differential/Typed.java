@@ -9,6 +9,7 @@ import paredown.refactor.ExtractClass;
 import paredown.refactor.MoveMethod;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.Rename;
 
 /** A typed command as the operation that it asks for. */
 final class Typed {
@@ -50,6 +51,16 @@ final class Typed {
               option("--held-as"),
               option("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               option("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    if (words.get(0).equals("rename")) {
+      String[] named = words.get(1).split("#");
+      return new Rename(
+          named[0],
+          named[1],
+          named.length > 2 ? named[2] : "",
+          option("--name").orElseThrow(),
+          words.contains("--accessors"),
+          accepted);
     }
     String[] member = words.get(2).split("#");
     return new MoveMethod(

@@ -1,0 +1,77 @@
+package paredown.cli;
+
+import java.util.List;
+import paredown.UnusableRequest;
+import paredown.refactor.Rename;
+import paredown.session.Preview;
+import paredown.session.Session;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Gives a field, a method or a variable another name. */
+@Command(
+    name = "rename",
+    mixinStandardHelpOptions = true,
+    versionProvider = Pare.Version.class,
+    description = {
+      "Gives a field, a method with all that override it or are overridden by it, or a parameter or",
+      "local variable of a method another name, wherever it is meant: in code, Javadoc and static",
+      "imports. Text in strings and in other files stays as it is."
+    },
+    footer = {
+      "",
+      "Examples:",
+      "  pare rename Sailing#tide --name highWater --accessors",
+      "  pare rename 'Sailing#crossing()' --name minutesAtSea",
+      "  pare rename 'Sailing#floats(Berth)#berth' --name at",
+      "",
+      "Without --apply nothing is written. --apply runs the project's tests."
+    })
+final class RenameCommand extends ChangeCommand {
+  @Parameters(
+      paramLabel = "TYPE#MEMBER[#VARIABLE]",
+      description = "What gets another name, as short as one meaning is left.")
+  private String what;
+
+  @Option(names = "--name", paramLabel = "NAME", required = true, description = "The new name.")
+  private String name;
+
+  @Option(
+      names = "--accessors",
+      description = "Let the plain accessors of a field follow, getTide and setTide for example.")
+  private boolean accessors;
+
+  @Option(
+      names = "--accept",
+      paramLabel = "REFUSAL",
+      split = ",",
+      description = {
+        "Refusals to overrule, since you know better: serialized,",
+        "mapped-field, reflected."
+      })
+  private List<String> accepted = List.of();
+
+  @Override
+  Preview preview(Session session) {
+    List<String> parts = List.of(what.split("#", -1));
+    if (parts.size() < 2 || parts.size() > 3 || parts.stream().anyMatch(String::isBlank)) {
+      throw new UnusableRequest(
+          what + " names no member of a type.",
+          "Name its class, too: Sailing#tide. Types cannot be renamed yet.");
+    }
+    return session.preview(
+        new Rename(
+            parts.get(0),
+            parts.get(1),
+            parts.size() > 2 ? parts.get(2) : "",
+            name,
+            accessors,
+            Accepted.of(accepted, Rename.acceptable())));
+  }
+
+  @Override
+  String typed(Preview preview) {
+    return preview.command();
+  }
+}
