@@ -26,9 +26,20 @@ final class Complaints implements IExecutionExceptionHandler {
 
   @Override
   public int handleExecutionException(Exception e, CommandLine line, ParseResult result) {
-    if (ranOutOfMemory(e)) {
+    if (is(OutOfMemoryError.class, e)) {
       throw new OutOfMemoryError();
     }
+    return complain(is(StackOverflowError.class, e) ? tooDeep(e) : e, line);
+  }
+
+  private static ProjectUnreadable tooDeep(Exception e) {
+    return new ProjectUnreadable(
+        "Some code of this project is nested so deeply that it cannot be looked through.",
+        "Leave its file out with exclude: in pare.yaml.",
+        e);
+  }
+
+  private static int complain(Exception e, CommandLine line) {
     PareCommand command = line.getCommand() instanceof PareCommand pare ? pare : null;
     boolean json = command != null && command.common().wantsJson();
     boolean trace = command != null && command.common().trace();
@@ -83,8 +94,8 @@ final class Complaints implements IExecutionExceptionHandler {
   }
 
   /** The compiler, and work in other threads, wrap what they stumble over. */
-  private static boolean ranOutOfMemory(Throwable e) {
-    return e instanceof OutOfMemoryError || e.getCause() != null && ranOutOfMemory(e.getCause());
+  private static boolean is(Class<? extends Error> kind, Throwable e) {
+    return kind.isInstance(e) || e.getCause() != null && is(kind, e.getCause());
   }
 
   private static String sentence(Exception e, int code, String command) {

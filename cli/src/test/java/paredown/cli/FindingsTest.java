@@ -219,10 +219,10 @@ class FindingsTest {
 
   @Test
   void renamesAMethodWhereverItIsMeant() {
-    String preview =
-        Ran.pare(folder, "rename", "Berth#depth()", "--name", "draft").exits(0).out();
+    String preview = Ran.pare(folder, "rename", "Berth#depth()", "--name", "draft").exits(0).out();
     assertTrue(preview.startsWith("depth() of Berth becomes draft."), preview);
-    assertTrue(preview.contains("Next: pare rename 'Berth#depth()' --name draft --expect "), preview);
+    assertTrue(
+        preview.contains("Next: pare rename 'Berth#depth()' --name draft --expect "), preview);
     Ran type = Ran.pare(folder, "rename", "Berth", "--name", "Quay").exits(2);
     assertTrue(type.err().contains("Types cannot be renamed yet."), type.err());
     Ran taken = Ran.pare(folder, "rename", "Berth#depth()", "--name", "toString").exits(3);

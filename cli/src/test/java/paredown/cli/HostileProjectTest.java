@@ -301,6 +301,16 @@ class HostileProjectTest {
   }
 
   @Test
+  void codeThatIsNestedTooDeeplyIsToldInASentence() throws IOException {
+    ferry.with(
+        "src/ferry/Deep.java",
+        "package ferry; class Deep { int v; int f() { return " + "- ".repeat(20_000) + "v; } }");
+    Ran ran = Ran.pare(folder, "extract", "class", "Deep", "--fields", "v", "--name", "Value");
+    assertTrue(ran.exits(5).err().contains("nested so deeply"), ran.err());
+    assertTrue(ran.err().contains("exclude:"), ran.err());
+  }
+
+  @Test
   void testsThatLeaveSomethingRunningDoNotHoldTheStep() throws IOException {
     ferry.tests("sleep 30 &\nexit 0");
     long begin = System.nanoTime();
