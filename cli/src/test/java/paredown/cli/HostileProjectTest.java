@@ -25,6 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 class HostileProjectTest {
   private static final String[] PREVIEW =
       "extract class Sailing --fields departs,arrives --methods crossing --name Passage".split(" ");
+  private static final String[] SURVEY = {"survey"};
   private static final String[] APPLY =
       "extract class Sailing --fields departs,arrives --methods crossing --name Passage --apply"
           .split(" ");
@@ -149,17 +150,16 @@ class HostileProjectTest {
       Path at = folder.resolve(link);
       Files.createDirectories(at.getParent());
       Files.createSymbolicLink(at, target);
-      Ran.pare(folder, APPLY);
-      Ran.pare(folder, "accept", "god-000000", "--because", "x");
-      Ran.pare(folder, "survey");
+      Ran.pare(folder, link.endsWith("cache") ? SURVEY : APPLY);
       assertFalse(Files.exists(target), link);
-      Files.createDirectories(target);
-      Ran.pare(folder, APPLY);
-      Ran.pare(folder, "survey");
-      try (Stream<Path> written = Files.list(target)) {
-        assertEquals(List.of(), written.toList(), link);
+      if (!link.equals(".pare/lock") && !link.equals(".pare/.gitignore")) {
+        Files.createDirectories(target);
+        Ran.pare(folder, link.endsWith("cache") ? SURVEY : APPLY);
+        try (Stream<Path> written = Files.list(target)) {
+          assertEquals(List.of(), written.toList(), link);
+        }
+        Files.delete(target);
       }
-      Files.delete(target);
       Files.delete(at);
       Ran.pare(folder, "undo");
       assertEquals(before, ferry.sources(), link);
