@@ -88,6 +88,12 @@ final class SurveyCommand extends PareCommand {
     Optional<Smell> smell = smell();
     requireSensible();
     Session session = open();
+    if (history != null) {
+      session.lookingAt(history);
+    }
+    Optional<Set<String>> files = Optional.ofNullable(changed).map(session::changedSince);
+    Survey whole = session.survey();
+    // Only now, as the survey has read the history and so knows the repository.
     if (session.tracksSteps()) {
       terminal()
           .err()
@@ -95,11 +101,6 @@ final class SurveyCommand extends PareCommand {
               "Version control tracks files in .pare, where this machine keeps its own steps. Stop"
                   + " that with git rm -r --cached .pare.");
     }
-    if (history != null) {
-      session.lookingAt(history);
-    }
-    Optional<Set<String>> files = Optional.ofNullable(changed).map(session::changedSince);
-    Survey whole = session.survey();
     Predicate<Finding> placed =
         finding ->
             (in == null || isIn(finding.type(), in))

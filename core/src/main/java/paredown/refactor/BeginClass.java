@@ -23,7 +23,7 @@ import paredown.text.Listed;
  * @param whole the extraction that it begins, which names the old class and the new one
  * @param open whether others than its package see it
  */
-record BeginClass(ExtractClass whole, boolean open) implements Refactoring {
+record BeginClass(ExtractClass whole, boolean open) implements Part {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
@@ -70,15 +70,5 @@ record BeginClass(ExtractClass whole, boolean open) implements Refactoring {
     text.text(Layout.of(owner).unit() + "private " + type.name() + "() {}" + end + "}" + end);
     pieces.add(text.done());
     return pieces;
-  }
-
-  @Override
-  public String command() {
-    return whole.command();
-  }
-
-  @Override
-  public String says() {
-    return whole.says();
   }
 }

@@ -25,7 +25,7 @@ import paredown.program.Sources;
  * @param target the class that has the methods now
  * @param names what they are called
  */
-record CloseMethods(ExtractClass whole, String target, Set<String> names) implements Refactoring {
+record CloseMethods(ExtractClass whole, String target, Set<String> names) implements Part {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
@@ -82,15 +82,5 @@ record CloseMethods(ExtractClass whole, String target, Set<String> names) implem
                     .filter(use -> use.key().equals(method.key()))
                     .allMatch(use -> use.file().equals(type.trees().path())))
         .toList();
-  }
-
-  @Override
-  public String command() {
-    return whole.command();
-  }
-
-  @Override
-  public String says() {
-    return whole.says();
   }
 }

@@ -155,12 +155,13 @@ public record ExtractClass(
 
   @Override
   public String command() {
-    String members = methods.isEmpty() ? "" : " --methods " + quoted(String.join(",", methods));
+    String members =
+        methods.isEmpty() ? "" : " --methods " + Arguments.quoted(String.join(",", methods));
     StringBuilder command =
         new StringBuilder(
             "pare extract class %s%s%s --name %s"
                 .formatted(
-                    quoted(type),
+                    Arguments.quoted(type),
                     fields.isEmpty() ? "" : " --fields " + String.join(",", fields),
                     members,
                     name));
@@ -174,19 +175,12 @@ public record ExtractClass(
     wishes
         .passIn()
         .ifPresent(way -> command.append(" --pass-in ").append(way.name().toLowerCase()));
-    for (RefusalKind kind : new TreeSet<>(wishes.accepted())) {
-      command.append(" --accept ").append(kind.id());
-    }
-    return command.toString();
+    return command.append(Arguments.accepting(wishes.accepted())).toString();
   }
 
   @Override
   public String says() {
     return "extract class " + name;
-  }
-
-  private static String quoted(String word) {
-    return word.matches("[\\w.,-]+") ? word : "'" + word + "'";
   }
 
   @Override

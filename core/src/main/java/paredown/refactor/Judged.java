@@ -40,9 +40,6 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
           Words.capitalised(what) + ".",
           "Choose another name with --name, or leave it where it is.");
     }
-    if (refactoring instanceof Rename rename && !verdict.passed()) {
-      throw rename.clash(verdict);
-    }
     if (verdict.breaks().isEmpty() && !verdict.types().isEmpty()) {
       String[] what = verdict.types().get(0).split(" ", 2);
       throw Refused.advising(
@@ -50,6 +47,9 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
           "%s.".formatted(what[1]),
           "Write the type arguments out there first, or say --delegate keep.",
           what[0]);
+    }
+    if (!verdict.passed()) {
+      refactoring.explain(verdict);
     }
     Judged judged = new Judged(refactoring, planned.change(), verdict, planned.program());
     if (sources.project().settings().strict()) {

@@ -65,17 +65,14 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
   @Override
   public String command() {
     StringBuilder command = new StringBuilder("pare move method ");
-    command.append(quoted(type + "#" + method)).append(" --to ").append(target);
+    command.append(Arguments.quoted(type + "#" + method)).append(" --to ").append(target);
     wishes.through().ifPresent(word -> command.append(" --through ").append(word));
     wishes
         .delegate()
         .ifPresent(keep -> command.append(" --delegate ").append(keep ? "keep" : "none"));
     command.append(wishes.owner() ? " --pass owner" : "");
     wishes.name().ifPresent(name -> command.append(" --name ").append(name));
-    for (RefusalKind kind : new TreeSet<>(wishes.accepted())) {
-      command.append(" --accept ").append(kind.id());
-    }
-    return command.toString();
+    return command.append(Arguments.accepting(wishes.accepted())).toString();
   }
 
   /** The same under another name in the new place. */
@@ -103,10 +100,6 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
   public String says() {
     String simple = target.substring(target.lastIndexOf('.') + 1);
     return "move method %s to %s".formatted(method, simple);
-  }
-
-  private static String quoted(String word) {
-    return word.matches("[\\w.,-]+") ? word : "'" + word + "'";
   }
 
   @Override

@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import paredown.edit.Change;
+import paredown.gate.Verdict;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 
 /** A refactoring is one behaviour-preserving operation with its arguments filled in. */
-public sealed interface Refactoring
-    permits ExtractClass, MoveMethod, Rename, BeginClass, CloseMethods {
+public sealed interface Refactoring permits ExtractClass, MoveMethod, Rename, Part {
 
   /**
    * Plans the change without touching the disk.
@@ -31,6 +31,14 @@ public sealed interface Refactoring
    * @param summary one sentence of what happens in all
    */
   record Steps(String summary, List<Refactoring> all) {}
+
+  /**
+   * Says in words of the operation what the gates found, where that is no fault of its own.
+   *
+   * @param verdict one that did not pass
+   * @throws Refused where it is none
+   */
+  default void explain(Verdict verdict) throws Refused {}
 
   /** The kinds of refusal that it overrules. */
   default Set<RefusalKind> accepted() {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import paredown.UnusableRequest;
 import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
@@ -103,14 +102,23 @@ public record Rename(
     return variable.isEmpty() ? member.replaceAll("\\(.*", "") : variable;
   }
 
-  /**
-   * What the gates found, in words of a rename: the new name is in the way of another, or another
-   * of it.
-   */
-  Refused clash(Verdict verdict) {
+  /** Whether it is a variable of a method, which nothing but that method knows. */
+  boolean isLocal() {
+    return !variable.isEmpty();
+  }
+
+  /** The key that a member has then, which is renamed. */
+  String newKey(String key) {
+    int name = key.indexOf('#') + 1;
+    return key.substring(0, name) + this.name + key.substring(name + old().length());
+  }
+
+  /** The new name is in the way of another, or another of it. */
+  @Override
+  public void explain(Verdict verdict) {
     String what = verdict.errors().isEmpty() ? verdict.breaks().get(0) : verdict.errors().get(0);
     String place = what.split("[ ]", 2)[0].replaceAll(":$", "");
-    return Refused.advising(
+    throw Refused.advising(
         RefusalKind.NAME_TAKEN,
         "The name %s means something else in a place that the change touches.".formatted(name),
         "Choose another with --name.",
@@ -130,13 +138,12 @@ public record Rename(
   @Override
   public String command() {
     String what = type + "#" + member + (variable.isEmpty() ? "" : "#" + variable);
-    StringBuilder command = new StringBuilder("pare rename ");
-    command.append(what.matches("[\\w.,-]+") ? what : "'" + what + "'");
-    command.append(" --name ").append(name).append(accessors ? " --accessors" : "");
-    for (RefusalKind kind : new TreeSet<>(accepted)) {
-      command.append(" --accept ").append(kind.id());
-    }
-    return command.toString();
+    return "pare rename %s --name %s%s%s"
+        .formatted(
+            Arguments.quoted(what),
+            name,
+            accessors ? " --accessors" : "",
+            Arguments.accepting(accepted));
   }
 
   @Override

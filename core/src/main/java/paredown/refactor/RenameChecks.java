@@ -5,7 +5,6 @@ import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ModifiersTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,17 +16,17 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.program.Below;
 import paredown.program.Program;
-import paredown.program.Symbols;
 
 /** What must hold before something gets another name: nobody else knows it by the old one. */
 final class RenameChecks {
   private final OwnerClass owner;
   private final Program program;
   private final Rename arguments;
-  private final Set<Element> renamed;
+  private final Map<Element, String> renamed;
   private final Overruled overruled;
 
-  RenameChecks(OwnerClass owner, Rename arguments, Set<Element> renamed, Overruled overruled) {
+  RenameChecks(
+      OwnerClass owner, Rename arguments, Map<Element, String> renamed, Overruled overruled) {
     this.owner = owner;
     this.program = owner.program();
     this.arguments = arguments;
@@ -37,13 +36,11 @@ final class RenameChecks {
 
   /** Refuses where somebody outside the sources knows the name, or the new one is taken. */
   void require() {
-    renamed.forEach(this::requireOwn);
-    if (renamed.stream().noneMatch(Symbols::isLocal)) {
-      renamed.forEach(this::requireNoOnlooker);
-      renamed.forEach(this::requireFree);
-      Map<Element, String> keys = new LinkedHashMap<>();
-      renamed.forEach(each -> keys.put(each, program.symbols().key(each)));
-      new ReflectionCheck(owner, keys).requireUnless(overruled.overrules(RefusalKind.REFLECTED));
+    renamed.keySet().forEach(this::requireOwn);
+    if (!arguments.isLocal()) {
+      renamed.keySet().forEach(this::requireNoOnlooker);
+      renamed.keySet().forEach(this::requireFree);
+      new ReflectionCheck(owner, renamed).requireUnless(overruled.overrules(RefusalKind.REFLECTED));
     }
   }
 

@@ -4,7 +4,6 @@ import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -32,7 +31,7 @@ final class RenameEdits {
   /**
    * Edits of a rename.
    *
-   * @param renamed what is renamed, and the key that each has then; empty text for what is local
+   * @param renamed what is renamed, and the key that each has before
    */
   RenameEdits(OwnerClass owner, Rename arguments, Map<Element, String> renamed) {
     this.owner = owner;
@@ -52,29 +51,20 @@ final class RenameEdits {
       say(trees, at, "");
       documented(element, path, trees);
     }
-    Map<String, Element> byKey = new LinkedHashMap<>();
-    renamed.keySet().forEach(each -> byKey.put(program.symbols().key(each), each));
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
-      program.uses().in(unit.path()).toList().forEach(use -> link(use, byKey, trees));
+      program.uses().in(unit.path()).toList().forEach(use -> link(use, trees));
       imports(trees);
     }
-    if (isLocal()) {
-      UnitTrees trees = owner.trees();
-      String key = byKey.keySet().iterator().next();
-      program.uses().of(key).stream()
+    if (arguments.isLocal()) {
+      renamed.values().stream()
+          .flatMap(key -> program.uses().of(key).stream())
           .filter(use -> use.kind() == UseKind.NAME)
-          .forEach(use -> say(trees, use.offset(), ""));
+          .forEach(use -> say(owner.trees(), use.offset(), ""));
     } else {
-      Map<Element, String> keys = new LinkedHashMap<>();
-      byKey.forEach((key, element) -> keys.put(element, key));
-      MemberUses.of(program, keys).forEach(this::use);
+      MemberUses.of(program, renamed).forEach(this::use);
     }
     return edits;
-  }
-
-  private boolean isLocal() {
-    return !arguments.variable().isEmpty();
   }
 
   private void use(MemberUses.MemberUse use) {
@@ -106,10 +96,10 @@ final class RenameEdits {
     }
     if (name == null) {
       text.text(arguments.name());
-    } else if (isLocal()) {
+    } else if (arguments.isLocal()) {
       text.local(arguments.name(), name.place());
     } else {
-      text.name(arguments.name(), newKey(name.key()), name.place());
+      text.name(arguments.name(), arguments.newKey(name.key()), name.place());
     }
     edits.add(trees.path(), Replacement.of(offset, offset + old.length(), text.done()));
   }
@@ -122,17 +112,9 @@ final class RenameEdits {
     text.name("this", "this of " + binary, receiver.place()).text(".");
   }
 
-  private String newKey(String old) {
-    return renamed.entrySet().stream()
-        .filter(entry -> program.symbols().key(entry.getKey()).equals(old))
-        .map(Map.Entry::getValue)
-        .findFirst()
-        .orElse(old);
-  }
-
   /** A Javadoc link says the member's name behind a sign. */
-  private void link(Use use, Map<String, Element> byKey, UnitTrees trees) {
-    if (use.kind() != UseKind.DOC || !byKey.containsKey(use.key()) || isLocal()) {
+  private void link(Use use, UnitTrees trees) {
+    if (use.kind() != UseKind.DOC || !renamed.containsValue(use.key()) || arguments.isLocal()) {
       return;
     }
     SourceText source = trees.source();
@@ -156,7 +138,7 @@ final class RenameEdits {
 
   /** The comment of a method tells of its parameters by their names. */
   private void documented(Element element, TreePath path, UnitTrees trees) {
-    if (!isLocal() || element.getKind() != ElementKind.PARAMETER) {
+    if (!arguments.isLocal() || element.getKind() != ElementKind.PARAMETER) {
       return;
     }
     TreePath method = path.getParentPath();

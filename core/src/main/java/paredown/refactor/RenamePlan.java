@@ -31,7 +31,7 @@ final class RenamePlan {
   private final SourceIndex index;
   private final TreePath declaration;
 
-  /** What is renamed, and the key that each has then; one without a key is local. */
+  /** What is renamed, and the key that each has before. */
   private final Map<Element, String> renamed = new LinkedHashMap<>();
 
   RenamePlan(Rename arguments, OwnerClass owner, SourceIndex index) {
@@ -49,16 +49,12 @@ final class RenamePlan {
   }
 
   private void add(Element element) {
-    String key = program.symbols().key(element);
-    int sharp = key.indexOf('#');
-    String behind = sharp < 0 ? "" : key.substring(sharp + 1 + arguments.old().length());
-    boolean local = Symbols.isLocal(element);
-    renamed.put(element, local ? "" : key.substring(0, sharp + 1) + arguments.name() + behind);
+    renamed.put(element, program.symbols().key(element));
   }
 
   /** The field, method or variable that is meant. */
   private TreePath declaration() {
-    if (!arguments.variable().isEmpty()) {
+    if (arguments.isLocal()) {
       return variable(method());
     }
     Optional<OwnerClass.Field> field =
@@ -99,14 +95,10 @@ final class RenamePlan {
     return found.get(0);
   }
 
-  private boolean isLocal() {
-    return !arguments.variable().isEmpty();
-  }
-
   /** The files whose meaning the change could touch. */
   Set<String> affected() {
     Set<String> affected = new TreeSet<>(Set.of(owner.trees().path()));
-    if (!isLocal()) {
+    if (!arguments.isLocal()) {
       affected.addAll(index.filesWith(Set.of(arguments.old())));
       Set<String> near = index.filesWith(index.namesOfSubtypes(owner.simpleName()));
       near.retainAll(index.filesWith(Set.of(arguments.name())));
@@ -117,18 +109,15 @@ final class RenamePlan {
 
   Change change() {
     Overruled overruled = new Overruled(arguments.accepted());
-    new RenameChecks(owner, arguments, renamed.keySet(), overruled).require();
+    new RenameChecks(owner, arguments, renamed, overruled).require();
     return assembled(overruled);
   }
 
   private Change assembled(Overruled overruled) {
     Map<String, String> became = new LinkedHashMap<>();
-    renamed.forEach(
-        (element, key) -> {
-          if (!key.isEmpty()) {
-            became.put(program.symbols().key(element), key);
-          }
-        });
+    if (!arguments.isLocal()) {
+      renamed.values().forEach(key -> became.put(key, arguments.newKey(key)));
+    }
     Set<String> affected =
         program.units().stream().map(Unit::path).collect(Collectors.toCollection(TreeSet::new));
     return new Change(
@@ -141,7 +130,7 @@ final class RenamePlan {
   }
 
   private String summary() {
-    if (isLocal()) {
+    if (arguments.isLocal()) {
       return "%s of %s in %s becomes %s."
           .formatted(
               arguments.variable(), arguments.member(), owner.writtenName(), arguments.name());
@@ -179,7 +168,7 @@ final class RenamePlan {
 
   private List<String> notes(Overruled overruled) {
     List<String> notes = new ArrayList<>(overruled.notes());
-    if (!isLocal()) {
+    if (!arguments.isLocal()) {
       program
           .sources()
           .others()
@@ -191,7 +180,7 @@ final class RenamePlan {
   }
 
   private List<Assumption> assumptions() {
-    if (!isLocal()) {
+    if (!arguments.isLocal()) {
       boolean closed =
           renamed.keySet().stream()
               .allMatch(each -> each.getModifiers().contains(Modifier.PRIVATE));

@@ -1,9 +1,9 @@
 package paredown.remedy;
 
 import java.util.List;
-import java.util.stream.Collectors;
 import paredown.edit.Change;
 import paredown.gate.Verdict;
+import paredown.refactor.Arguments;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 
@@ -22,9 +22,7 @@ public record Remedy(
 
   /** What has to be typed for its conditions, behind the command: {@code --accept serialized}. */
   public String accepting() {
-    return conditions().stream()
-        .map(kind -> " --accept " + kind.id())
-        .collect(Collectors.joining());
+    return Arguments.accepting(refactoring.accepted());
   }
 
   /** The part of its id that tells it from the finding's other remedies. */

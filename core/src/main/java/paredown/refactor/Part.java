@@ -1,0 +1,18 @@
+package paredown.refactor;
+
+/** A part is a step of an extraction that nobody asks for by itself. */
+sealed interface Part extends Refactoring permits BeginClass, CloseMethods {
+
+  /** The extraction that it is a part of. */
+  ExtractClass whole();
+
+  @Override
+  default String command() {
+    return whole().command();
+  }
+
+  @Override
+  default String says() {
+    return whole().says();
+  }
+}
