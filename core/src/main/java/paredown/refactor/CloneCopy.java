@@ -53,28 +53,35 @@ record CloneCopy(OwnerClass owner, TreePath variable) {
         .map(at -> new CloneCopy(owner, at));
   }
 
-  /** The calls of {@code super.clone()} in some code, classes within left out. */
+  /** The calls of {@code super.clone()} by the object that some code belongs to. */
   private static List<TreePath> callsOfSuper(Program program, TreePath code) {
+    Tree home = type(code);
     List<TreePath> calls = new ArrayList<>();
     new TreePathScanner<Void, Void>() {
       @Override
-      public Void visitClass(ClassTree tree, Void unused) {
-        return tree == code.getLeaf() ? super.visitClass(tree, null) : null;
-      }
-
-      @Override
       public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        boolean ofSuper =
-            tree.getMethodSelect() instanceof MemberSelectTree select
-                && select.getIdentifier().contentEquals("clone")
-                && select.getExpression().toString().endsWith("super");
-        if (ofSuper && tree.getArguments().isEmpty()) {
-          calls.add(getCurrentPath());
+        if (tree.getMethodSelect() instanceof MemberSelectTree select
+            && select.getIdentifier().contentEquals("clone")) {
+          String asked = select.getExpression().toString();
+          boolean plain = asked.equals("super") && type(getCurrentPath()) == home;
+          // A class within may ask the superclass of the object around, too.
+          if (plain || asked.endsWith(".super")) {
+            calls.add(getCurrentPath());
+          }
         }
         return super.visitMethodInvocation(tree, null);
       }
     }.scan(code, null);
     return calls;
+  }
+
+  /** The class that code stands in. */
+  private static Tree type(TreePath code) {
+    TreePath at = code;
+    while (!(at.getLeaf() instanceof ClassTree)) {
+      at = at.getParentPath();
+    }
+    return at.getLeaf();
   }
 
   /** The local variable that is declared with the value of a call. */

@@ -78,7 +78,7 @@ final class ReflectionCheck {
       if (token.isIdentifier() && SHAPES.contains(word(own, token))) {
         throw Refused.advising(
             RefusalKind.REFLECTED,
-            "The fields of %s cannot be moved: %s looks at all of an object's fields by reflection."
+            "The fields of %s cannot be changed: %s looks at all of an object's fields by reflection."
                 .formatted(owner.writtenName(), word(own, token)),
             "",
             own.place(token.start()));

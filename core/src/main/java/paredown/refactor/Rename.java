@@ -7,10 +7,10 @@ import java.util.Set;
 import paredown.UnusableRequest;
 import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
-import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.text.Counted;
 
 /**
  * Rename gives a field, a method with all that dispatch together with it, or a variable of a method
@@ -46,17 +46,21 @@ public record Rename(
           "Only a field has accessors that could be renamed after it.", "Leave --accessors out.");
     }
     DeclaredType header = sources.index().type(type);
-    Program program = RecentPrograms.of(sources, Set.of(header.file()));
+    OwnerClass owner = OwnerClass.of(RecentPrograms.of(sources, Set.of(header.file())), header);
+    owner.fields(List.of(member));
     List<Refactoring> all = new ArrayList<>();
     all.add(new Rename(type, member, "", name, false, accepted));
-    for (OwnerClass.Method method : OwnerClass.of(program, header).methods()) {
+    for (OwnerClass.Method method : owner.methods()) {
       renamed(method)
           .map(other -> new Rename(type, OwnerClass.signature(method), "", other, false, accepted))
           .ifPresent(all::add);
     }
-    String summary =
-        "%s of %s becomes %s, and %s of its accessors with it."
-            .formatted(member, header.name(), name, all.size() - 1);
+    int following = all.size() - 1;
+    String with =
+        following == 0
+            ? "; it has no plain accessor"
+            : ", and %s with it".formatted(Counted.of(following, "accessor", "accessors"));
+    String summary = "%s of %s becomes %s%s.".formatted(member, owner.writtenName(), name, with);
     return Optional.of(new Steps(summary, all));
   }
 

@@ -40,7 +40,12 @@ final class RenameChecks {
     if (!arguments.isLocal()) {
       renamed.keySet().forEach(this::requireNoOnlooker);
       renamed.keySet().forEach(this::requireFree);
-      new ReflectionCheck(owner, renamed).requireUnless(overruled.overrules(RefusalKind.REFLECTED));
+      ReflectionCheck check = new ReflectionCheck(owner, renamed);
+      if (renamed.keySet().iterator().next().getKind().isField()) {
+        check.requireUnless(overruled);
+      } else {
+        check.requireUnless(arguments.accepted().contains(RefusalKind.REFLECTED));
+      }
     }
   }
 

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -22,6 +23,7 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
 import paredown.program.Unit;
+import paredown.project.Nearest;
 
 /** Works out what a rename does to every file, or why it cannot be done. */
 final class RenamePlan {
@@ -59,7 +61,27 @@ final class RenamePlan {
     }
     Optional<OwnerClass.Field> field =
         owner.fields().stream().filter(each -> each.name().equals(arguments.member())).findFirst();
-    return field.isPresent() ? field.get().path() : method().path();
+    if (field.isPresent()) {
+      return field.get().path();
+    }
+    requireMember();
+    return method().path();
+  }
+
+  /** A word without brackets may be meant for a field as well as for a method. */
+  private void requireMember() {
+    List<String> known =
+        Stream.concat(
+                owner.fields().stream().map(OwnerClass.Field::name),
+                owner.methods().stream().map(OwnerClass.Method::name))
+            .distinct()
+            .toList();
+    if (!arguments.member().contains("(") && !known.contains(arguments.member())) {
+      throw new UnusableRequest(
+          owner.writtenName() + " has no field and no method " + arguments.member() + ".",
+          Nearest.advice(
+              arguments.member(), known, "pare rename --help shows how members are named."));
+    }
   }
 
   private OwnerClass.Method method() {

@@ -45,11 +45,30 @@ class RenameTest {
   @Test
   void saysWhatIsMeantByMoreThanOneOrByNone() {
     assertEquals("Desk has 2 methods f.", unusable("f", "", "g"));
-    assertEquals("Desk has no method m.", unusable("m", "", "g"));
+    assertEquals("Desk has no method m().", unusable("m()", "", "g"));
+    assertEquals("Desk has no field and no method m.", unusable("m", "", "g"));
     assertEquals("f() has 2 variables i.", unusable("f()", "i", "g"));
     assertEquals("f(int) has no variable i.", unusable("f(int)", "i", "g"));
     assertEquals("It is named n already.", unusable("n", "", "n"));
     assertEquals("No field, method or variable can be named 1.", unusable("n", "", "1"));
+  }
+
+  @Test
+  void takesAccessorsOfFieldsAlone() {
+    Sources sources =
+        new Fixture(folder)
+            .with(
+                "src/ferry/Desk.java", "package ferry; class Desk { int n; int f() { return n; } }")
+            .sources();
+    assertEquals(
+        "n of Desk becomes k; it has no plain accessor.",
+        Judged.of(new Rename("Desk", "n", "", "k", true, Set.of()), sources, sources.index())
+            .change()
+            .summary());
+    Rename method = new Rename("Desk", "f", "", "g", true, Set.of());
+    UnusableRequest met =
+        assertThrows(UnusableRequest.class, () -> Judged.of(method, sources, sources.index()));
+    assertEquals("Desk has no field f.", met.getMessage());
   }
 
   @Test
