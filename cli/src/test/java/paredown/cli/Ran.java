@@ -57,16 +57,7 @@ record Ran(int exit, String out, String err) {
   }
 
   static ProcessBuilder builder(Path folder, String... arguments) {
-    List<String> words =
-        new ArrayList<>(
-            List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1",
-                "-XX:+UseSerialGC",
-                "-Xshare:auto",
-                "-cp",
-                System.getProperty("java.class.path"),
-                "paredown.cli.Pare"));
+    List<String> words = new ArrayList<>(Built.START);
     words.addAll(List.of(arguments));
     ProcessBuilder builder = new ProcessBuilder(words).directory(folder.toFile());
     builder.environment().put("MAVEN_OPTS", "-XX:TieredStopAtLevel=1 -XX:+UseSerialGC");

@@ -1,0 +1,111 @@
+package paredown.cli;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.jar.JarEntry;
+import java.util.jar.JarOutputStream;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** The built program as tests start it: from jars, with the archive of classes of the launcher. */
+final class Built {
+  private static final Path FOLDER = Path.of("target", "started").toAbsolutePath();
+
+  /** The words that start it; its arguments follow. */
+  static final List<String> START = start();
+
+  private Built() {}
+
+  private static List<String> start() {
+    try {
+      Files.createDirectories(FOLDER);
+      List<String> java =
+          List.of(
+              Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+              "-XX:TieredStopAtLevel=1",
+              "-XX:+UseSerialGC",
+              "-XX:-UsePerfData",
+              "-Xshare:auto",
+              "-cp",
+              classPath());
+      String archive = archive(java);
+      return with(java, "-XX:SharedArchiveFile=" + archive, "-Xlog:disable", "paredown.cli.Pare");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The class path of the tests without the tests, folders as jars: only these are archived. */
+  private static String classPath() throws IOException {
+    List<String> entries = new ArrayList<>();
+    for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
+      Path path = Path.of(entry).toAbsolutePath();
+      if (path.endsWith("test-classes")) {
+        continue;
+      }
+      entries.add((Files.isDirectory(path) ? jar(path, entries.size()) : path).toString());
+    }
+    return String.join(File.pathSeparator, entries);
+  }
+
+  private static Path jar(Path folder, int number) throws IOException {
+    Path jar = FOLDER.resolve("classes" + number + ".jar");
+    try (OutputStream out = Files.newOutputStream(jar);
+        JarOutputStream entries = new JarOutputStream(out);
+        Stream<Path> files = Files.walk(folder)) {
+      for (Path file : files.filter(Files::isRegularFile).collect(Collectors.toList())) {
+        entries.putNextEntry(new JarEntry(folder.relativize(file).toString().replace('\\', '/')));
+        Files.copy(file, entries);
+        entries.closeEntry();
+      }
+    }
+    return jar;
+  }
+
+  private static String archive(List<String> java) throws IOException {
+    String list = FOLDER.resolve("classes.list").toString();
+    String archive = FOLDER.resolve("classes.jsa").toString();
+    Files.deleteIfExists(Path.of(archive));
+    run(
+        with(
+            java,
+            "-XX:DumpLoadedClassList=" + list,
+            "paredown.cli.Pare",
+            "survey",
+            "--history",
+            "0",
+            "--project",
+            Path.of("target/classes/paredown/cli/demo").toAbsolutePath().toString()));
+    run(
+        with(
+            java.stream().filter(word -> !word.startsWith("-Xshare")).toList(),
+            "-Xshare:dump",
+            "-XX:SharedClassListFile=" + list,
+            "-XX:SharedArchiveFile=" + archive));
+    return archive;
+  }
+
+  private static List<String> with(List<String> words, String... more) {
+    return Stream.concat(words.stream(), Stream.of(more)).toList();
+  }
+
+  private static void run(List<String> words) throws IOException {
+    Process process =
+        new ProcessBuilder(words)
+            .directory(FOLDER.toFile())
+            .redirectOutput(FOLDER.resolve("archive.log").toFile())
+            .redirectErrorStream(true)
+            .start();
+    try {
+      process.waitFor();
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}
