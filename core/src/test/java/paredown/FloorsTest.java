@@ -30,7 +30,29 @@ class FloorsTest {
           "project",
           "history");
 
-  @ArchTest static final ArchRule packages_use_only_what_is_below_them = floors();
+  /** The rooms of refactorings, from the highest to the lowest. */
+  private static final List<String> ROOMS =
+      List.of("operation", "carry", "nulls", "startup", "plan", "name", "use", "effect", "code");
+
+  @ArchTest
+  static final ArchRule packages_use_only_what_is_below_them = floors("paredown.", FLOORS);
+
+  @ArchTest
+  static final ArchRule rooms_of_refactorings_use_only_what_is_below_them =
+      floors("paredown.refactor.", ROOMS);
+
+  @ArchTest
+  static final ArchRule operations_are_not_made_of_each_other_in_a_circle =
+      slices().matching("paredown.refactor.operation.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule what_all_refactorings_share_knows_no_room =
+      ArchRuleDefinition.noClasses()
+          .that()
+          .resideInAPackage("paredown.refactor")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("paredown.refactor.*..");
 
   @ArchTest
   static final ArchRule smells_and_refactorings_do_not_know_each_other =
@@ -68,20 +90,20 @@ class FloorsTest {
           .dependOnClassesThat()
           .resideInAnyPackage("com.sun.tools..");
 
-  private static ArchRule floors() {
-    LayeredArchitecture house =
+  private static ArchRule floors(String house, List<String> floors) {
+    LayeredArchitecture layers =
         layeredArchitecture().consideringOnlyDependenciesInLayers().withOptionalLayers(true);
-    for (String floor : FLOORS) {
-      house = house.layer(floor).definedBy("paredown." + floor + "..");
+    for (String floor : floors) {
+      layers = layers.layer(floor).definedBy(house + floor + "..");
     }
-    for (int i = 0; i < FLOORS.size(); i++) {
-      house =
+    for (int i = 0; i < floors.size(); i++) {
+      layers =
           i == 0
-              ? house.whereLayer(FLOORS.get(0)).mayNotBeAccessedByAnyLayer()
-              : house
-                  .whereLayer(FLOORS.get(i))
-                  .mayOnlyBeAccessedByLayers(FLOORS.subList(0, i).toArray(String[]::new));
+              ? layers.whereLayer(floors.get(0)).mayNotBeAccessedByAnyLayer()
+              : layers
+                  .whereLayer(floors.get(i))
+                  .mayOnlyBeAccessedByLayers(floors.subList(0, i).toArray(String[]::new));
     }
-    return house;
+    return layers;
   }
 }

@@ -14,10 +14,10 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.program.Sources;
-import paredown.refactor.ExtractClass;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.remedy.MovableMethods;
 
 /**

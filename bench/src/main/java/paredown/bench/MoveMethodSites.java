@@ -13,7 +13,7 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.program.Sources;
-import paredown.refactor.MoveMethod;
+import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.text.SourceText;
 
 /**

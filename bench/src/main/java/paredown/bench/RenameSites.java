@@ -11,7 +11,7 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.program.Sources;
-import paredown.refactor.Rename;
+import paredown.refactor.operation.rename.Rename;
 
 /**
  * Every field, method and parameter of a library and of its tests, to a name that nothing has and,

@@ -31,10 +31,10 @@ import paredown.program.Sources;
 import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.project.SourceFile;
-import paredown.refactor.Judged;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.plan.Judged;
 
 /**
  * Tries an operation at every site of a library where it could apply, in a seeded random order:

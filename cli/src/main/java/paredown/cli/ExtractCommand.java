@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
-import paredown.refactor.ExtractClass;
+import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;

@@ -3,7 +3,7 @@ package paredown.cli;
 import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
-import paredown.refactor.MoveMethod;
+import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;

@@ -2,7 +2,7 @@ package paredown.cli;
 
 import java.util.List;
 import paredown.UnusableRequest;
-import paredown.refactor.Rename;
+import paredown.refactor.operation.rename.Rename;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;

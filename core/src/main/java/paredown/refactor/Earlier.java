@@ -14,11 +14,11 @@ import paredown.text.SourceText;
  *
  * @param changes in the order in which they were made
  */
-record Earlier(List<Change> changes) {
+public record Earlier(List<Change> changes) {
   private static final Pattern PLACE = Pattern.compile("(.*):(\\d+)");
 
   /** The place before all changes; the file alone where the line was written by one. */
-  String place(String now) {
+  public String place(String now) {
     String place = now;
     for (int at = changes.size() - 1; at >= 0; at--) {
       place = before(place, changes.get(at));

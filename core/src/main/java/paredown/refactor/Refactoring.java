@@ -10,7 +10,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 
 /** A refactoring is one behaviour-preserving operation with its arguments filled in. */
-public sealed interface Refactoring permits ExtractClass, MoveMethod, Rename, Part {
+public interface Refactoring {
 
   /**
    * Plans the change without touching the disk.
@@ -39,6 +39,11 @@ public sealed interface Refactoring permits ExtractClass, MoveMethod, Rename, Pa
    * @throws Refused where it is none
    */
   default void explain(Verdict verdict) throws Refused {}
+
+  /** Whether it takes back, as the last of several, what its report names as more visible. */
+  default boolean narrows() {
+    return false;
+  }
 
   /** The kinds of refusal that it overrules. */
   default Set<RefusalKind> accepted() {

@@ -42,12 +42,12 @@ public final class Refused extends Problem {
   }
 
   /** The same with an advice. */
-  Refused with(String advice) {
+  public Refused with(String advice) {
     return new Refused(kind, subject, getMessage(), advice, places());
   }
 
   /** The same with other places. */
-  Refused at(List<String> others) {
+  public Refused at(List<String> others) {
     return new Refused(kind, subject, getMessage(), advice(), others);
   }
 

@@ -1,2 +1,2 @@
-/** Behaviour-preserving operations: arguments and a program in, a change or a refusal out. */
+/** Refactorings: behaviour-preserving operations with their arguments filled in, or refused. */
 package paredown.refactor;

@@ -2,9 +2,9 @@ package paredown.remedy;
 
 import java.util.Optional;
 import paredown.project.Fingerprint;
-import paredown.refactor.ExtractClass;
-import paredown.refactor.MoveMethod;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.movemethod.MoveMethod;
 
 /**
  * A candidate is a refactoring with its arguments that, on the facts, would cure a finding.

@@ -1,7 +1,7 @@
 package paredown.remedy;
 
-import paredown.refactor.ExtractClass;
-import paredown.refactor.MoveMethod;
+import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.movemethod.MoveMethod;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
 public sealed interface Cure {

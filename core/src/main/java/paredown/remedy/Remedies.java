@@ -13,10 +13,10 @@ import paredown.facts.TypeFact;
 import paredown.measure.Size;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.refactor.ExtractClass;
-import paredown.refactor.Judged;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.plan.Judged;
 import paredown.text.Counted;
 
 /**

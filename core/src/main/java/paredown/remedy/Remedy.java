@@ -3,9 +3,9 @@ package paredown.remedy;
 import java.util.List;
 import paredown.edit.Change;
 import paredown.gate.Verdict;
-import paredown.refactor.Arguments;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.plan.Arguments;
 
 /**
  * A remedy is a candidate that was planned on the program and not refused, with its effect.

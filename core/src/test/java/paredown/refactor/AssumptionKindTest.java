@@ -16,6 +16,7 @@ import org.junit.jupiter.api.io.TempDir;
 import paredown.Fixture;
 import paredown.edit.Assumption;
 import paredown.program.Sources;
+import paredown.refactor.plan.Judged;
 
 class AssumptionKindTest {
   @TempDir Path folder;

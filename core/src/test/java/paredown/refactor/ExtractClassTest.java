@@ -22,6 +22,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.Module;
 import paredown.project.Project;
+import paredown.refactor.operation.extractclass.ExtractClass;
 
 class ExtractClassTest {
   private static final Path CASES = Path.of("src/test/resources/extract-class");

@@ -16,6 +16,7 @@ import paredown.Fixture;
 import paredown.UnusableRequest;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.operation.movemethod.MoveMethod;
 
 class MoveMethodTest {
   private static final Path CASES = Path.of("src/test/resources/move-method");

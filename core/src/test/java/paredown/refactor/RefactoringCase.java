@@ -18,6 +18,10 @@ import java.util.stream.Stream;
 import paredown.Fixture;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.rename.Rename;
+import paredown.refactor.plan.Judged;
 
 /**
  * A case is a pair of sources before and after a refactoring, or the refusal that it meets.

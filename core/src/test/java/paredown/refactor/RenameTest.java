@@ -15,6 +15,8 @@ import org.junit.jupiter.api.io.TempDir;
 import paredown.Fixture;
 import paredown.UnusableRequest;
 import paredown.program.Sources;
+import paredown.refactor.operation.rename.Rename;
+import paredown.refactor.plan.Judged;
 
 class RenameTest {
   private static final Path CASES = Path.of("src/test/resources/rename");

@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import paredown.project.Progress;
-import paredown.refactor.ExtractClass;
+import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

@@ -14,8 +14,8 @@ import paredown.edit.Assumption;
 import paredown.program.Sources;
 import paredown.project.Progress;
 import paredown.project.Project;
-import paredown.refactor.Judged;
 import paredown.refactor.Refused;
+import paredown.refactor.plan.Judged;
 
 /**
  * A trial is one operation on one small program, and what the program said before and after.

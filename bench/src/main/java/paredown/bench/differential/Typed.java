@@ -5,11 +5,11 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import paredown.refactor.ExtractClass;
-import paredown.refactor.MoveMethod;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Rename;
+import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.rename.Rename;
 
 /** A typed command as the operation that it asks for. */
 final class Typed {

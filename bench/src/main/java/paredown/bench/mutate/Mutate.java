@@ -19,9 +19,9 @@ import paredown.Problem;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.project.Progress;
-import paredown.refactor.ExtractClass;
-import paredown.refactor.MoveMethod;
 import paredown.refactor.Refactoring;
+import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.session.Session;
 import paredown.session.Survey;
 

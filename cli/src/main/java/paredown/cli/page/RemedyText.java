@@ -2,7 +2,7 @@ package paredown.cli.page;
 
 import java.util.ArrayList;
 import java.util.List;
-import paredown.refactor.ExtractClass;
+import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;

@@ -1,0 +1,33 @@
+package paredown.refactor.name;
+
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+
+/** How far a member is seen, from the least. */
+public enum AccessLevel {
+  PRIVATE("private"),
+  PACKAGE("package"),
+  PROTECTED("protected"),
+  PUBLIC("public");
+
+  private final String word;
+
+  AccessLevel(String word) {
+    this.word = word;
+  }
+
+  public String word() {
+    return word;
+  }
+
+  /** How far a declaration is seen by its modifiers. */
+  public static AccessLevel of(Element element) {
+    Set<Modifier> modifiers = element.getModifiers();
+    return modifiers.contains(Modifier.PUBLIC)
+        ? PUBLIC
+        : modifiers.contains(Modifier.PROTECTED)
+            ? PROTECTED
+            : modifiers.contains(Modifier.PRIVATE) ? PRIVATE : PACKAGE;
+  }
+}

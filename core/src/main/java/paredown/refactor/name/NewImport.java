@@ -1,0 +1,56 @@
+package paredown.refactor.name;
+
+import com.sun.source.tree.ImportTree;
+import com.sun.source.tree.Tree;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.refactor.code.UnitTrees;
+
+/**
+ * An import that a file gets, in its place among those that it has.
+ *
+ * @param name the qualified name of the type
+ * @param spelled writes that name
+ */
+public record NewImport(String name, Consumer<Written.Text> spelled) {
+
+  /** The edit. {@code first} says whether it is the first of those that the file gets. */
+  public Replacement in(UnitTrees trees, boolean first) {
+    String end = trees.source().lineEnd();
+    List<? extends ImportTree> present =
+        trees.unit().tree().getImports().stream().filter(tree -> !tree.isStatic()).toList();
+    Optional<? extends ImportTree> next =
+        present.stream()
+            .filter(tree -> tree.getQualifiedIdentifier().toString().compareTo(name) > 0)
+            .findFirst();
+    if (next.isPresent()) {
+      return at(trees.start(next.get()), "", end);
+    }
+    if (present.isEmpty()) {
+      return alone(trees, first);
+    }
+    int behind = trees.source().nextLine(trees.end(present.get(present.size() - 1)) - 1);
+    boolean ended = "\r\n".indexOf(trees.source().text().charAt(behind - 1)) >= 0;
+    return at(behind, ended ? "" : end, ended ? end : "");
+  }
+
+  private Replacement at(int place, String before, String behind) {
+    Written.Text text = Written.text(before + "import ");
+    spelled.accept(text);
+    return Replacement.of(place, place, text.text(";" + behind).done());
+  }
+
+  /** An import in a file that has none, below its package. */
+  private Replacement alone(UnitTrees trees, boolean first) {
+    String end = trees.source().lineEnd();
+    Tree packageTree = trees.unit().tree().getPackageName();
+    if (packageTree == null) {
+      return at(trees.source().codeTokenFrom(0).start(), "", end + end);
+    }
+    int below = trees.source().codeTokenFrom(trees.end(packageTree)).start();
+    return at(trees.source().nextLine(below), first ? end : "", end);
+  }
+}

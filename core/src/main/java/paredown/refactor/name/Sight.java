@@ -1,0 +1,92 @@
+package paredown.refactor.name;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.Elements;
+import paredown.refactor.use.OwnerClass;
+
+/** What can be seen from a class: which members and types it may name. */
+public final class Sight {
+  private final String home;
+  private final Element outermost;
+  private final Elements elements;
+
+  public Sight(TypeElement from, Elements elements) {
+    this(
+        elements.getPackageOf(from).getQualifiedName().toString(),
+        OwnerClass.outermost(from),
+        elements);
+  }
+
+  private Sight(String home, Element outermost, Elements elements) {
+    this.home = home;
+    this.outermost = outermost;
+    this.elements = elements;
+  }
+
+  /** What a new class of a package will see. */
+  public static Sight within(String packageName, Elements elements) {
+    return new Sight(packageName, null, elements);
+  }
+
+  public boolean isNear(Element element) {
+    return elements.getPackageOf(element).getQualifiedName().contentEquals(home);
+  }
+
+  public boolean isWithinSameOutermost(Element element) {
+    return OwnerClass.outermost(element).equals(outermost);
+  }
+
+  /**
+   * The declarations that would have to be more visible before an element can be named: itself, and
+   * types around it.
+   */
+  List<Element> closed(Element element) {
+    List<Element> closed = new ArrayList<>();
+    for (Element at = element; at != null && isMemberOrType(at); at = at.getEnclosingElement()) {
+      if (isClosed(at)) {
+        closed.add(at);
+      }
+    }
+    return closed;
+  }
+
+  public boolean hides(Element element) {
+    return !closed(element).isEmpty();
+  }
+
+  private static boolean isMemberOrType(Element element) {
+    return element instanceof TypeElement
+        || element instanceof ExecutableElement
+        || element.getKind().isField();
+  }
+
+  private boolean isClosed(Element element) {
+    Set<Modifier> modifiers = element.getModifiers();
+    if (modifiers.contains(Modifier.PUBLIC) || isOpenByNature(element)) {
+      return false;
+    }
+    return modifiers.contains(Modifier.PRIVATE)
+        ? !isWithinSameOutermost(element)
+        : !isNear(element);
+  }
+
+  /** Members of interfaces, enum constants and the length of arrays need no modifier. */
+  private static boolean isOpenByNature(Element element) {
+    Element outer = element.getEnclosingElement();
+    boolean ofInterface =
+        outer != null
+            && outer.getKind().isInterface()
+            && !element.getModifiers().contains(Modifier.PRIVATE);
+    return outer == null
+        || ofInterface
+        || element.getKind() == ElementKind.ENUM_CONSTANT
+        || !(outer instanceof TypeElement) && !(element instanceof TypeElement);
+  }
+}

@@ -1,0 +1,299 @@
+package paredown.refactor.name;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ImportTree;
+import com.sun.source.tree.Tree;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Function;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.PackageElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.TypeVariable;
+import javax.lang.model.type.WildcardType;
+import javax.lang.model.util.ElementFilter;
+import javax.lang.model.util.Elements;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Use;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
+
+/**
+ * The type names of a file: how a type is written there, by a name that the file knows, by a new
+ * import, or in full where its simple name means something else already.
+ */
+public final class TypeNames {
+  private final UnitTrees trees;
+  private final Elements elements;
+  private final Function<Element, String> keys;
+  private final TreeMap<String, TypeElement> added = new TreeMap<>();
+
+  /**
+   * @param keys the keys of the symbols that are written, as they are after the change
+   */
+  public TypeNames(UnitTrees trees, Function<Element, String> keys) {
+    this.trees = trees;
+    this.elements = trees.program().elements();
+    this.keys = keys;
+  }
+
+  /** What a simple name means in a place: one type, or several, or something that is no type. */
+  private record Known(Set<Element> types) {
+    boolean is(TypeElement type) {
+      return types.equals(Set.of(type));
+    }
+
+    boolean isNothing() {
+      return types.isEmpty();
+    }
+  }
+
+  /**
+   * The name by which a type can be written within a class of this file. May add an import.
+   *
+   * @param scope the class; null for the file itself
+   */
+  public String of(TypeElement type, TypeElement scope) {
+    String name = type.getSimpleName().toString();
+    Known known = known(name, scope);
+    if (known.is(type)) {
+      return name;
+    }
+    if (type.getEnclosingElement() instanceof TypeElement outer && !outer.equals(type)) {
+      return of(outer, scope) + "." + name;
+    }
+    PackageElement home = elements.getPackageOf(type);
+    if (known.isNothing() && !home.isUnnamed()) {
+      added.put(type.getQualifiedName().toString(), type);
+      return name;
+    }
+    if (home.isUnnamed()) {
+      throw Refused.because(RefusalKind.NAME_HIDDEN, name, trees.path());
+    }
+    return type.getQualifiedName().toString();
+  }
+
+  /** The name by which a type can be written without another import. */
+  public String knownOrFull(TypeElement type, TypeElement scope) {
+    return known(type.getSimpleName().toString(), scope).is(type)
+        ? type.getSimpleName().toString()
+        : type.getQualifiedName().toString();
+  }
+
+  /** Writes the name of a type. */
+  public void write(Written.Text text, TypeElement type, TypeElement scope) {
+    write(text, type, scope, null);
+  }
+
+  /** Writes the name of a type in the place of another name of it. */
+  public void write(Written.Text text, TypeElement type, TypeElement scope, Use.Place standsFor) {
+    spell(text, type, of(type, scope), keys, standsFor);
+  }
+
+  /**
+   * Spells a type's name so that each part of it is meant for its type.
+   *
+   * @param written the name, as far as it is written
+   * @param standsFor the old use that it takes the place of; null where it is new
+   */
+  public static void spell(
+      Written.Text text,
+      TypeElement type,
+      String written,
+      Function<Element, String> keys,
+      Use.Place standsFor) {
+    int dot = written.lastIndexOf('.');
+    if (dot >= 0) {
+      String before = written.substring(0, dot);
+      if (type.getEnclosingElement() instanceof TypeElement outer) {
+        spell(text, outer, before, keys, null);
+      } else {
+        text.text(before);
+      }
+      text.text(".");
+    }
+    text.name(type.getSimpleName().toString(), keys.apply(type), standsFor);
+  }
+
+  /** Writes a type with its arguments. */
+  public void write(Written.Text text, TypeMirror type, TypeElement scope) {
+    switch (type.getKind()) {
+      case ARRAY -> {
+        write(text, ((ArrayType) type).getComponentType(), scope);
+        text.text("[]");
+      }
+      case TYPEVAR -> {
+        Element variable = ((TypeVariable) type).asElement();
+        text.name(variable.getSimpleName().toString(), keys.apply(variable));
+      }
+      case WILDCARD -> {
+        WildcardType wildcard = (WildcardType) type;
+        text.text("?");
+        if (wildcard.getExtendsBound() != null) {
+          write(text.text(" extends "), wildcard.getExtendsBound(), scope);
+        } else if (wildcard.getSuperBound() != null) {
+          write(text.text(" super "), wildcard.getSuperBound(), scope);
+        }
+      }
+      case DECLARED -> {
+        var declared = (DeclaredType) type;
+        write(text, (TypeElement) declared.asElement(), scope);
+        String separator = "<";
+        for (TypeMirror argument : declared.getTypeArguments()) {
+          write(text.text(separator), argument, scope);
+          separator = ", ";
+        }
+        text.text(separator.equals("<") ? "" : ">");
+      }
+      default -> {
+        if (!type.getKind().isPrimitive()) {
+          throw new IllegalArgumentException("no type to write: " + type);
+        }
+        text.text(type.getKind().name().toLowerCase());
+      }
+    }
+  }
+
+  private Known known(String name, TypeElement scope) {
+    Set<Element> found = new HashSet<>();
+    for (Element at = scope; at != null && found.isEmpty(); at = at.getEnclosingElement()) {
+      if (at instanceof TypeElement type) {
+        inClass(name, type, found);
+      }
+    }
+    if (found.isEmpty()) {
+      imported(name, found);
+    }
+    if (found.isEmpty()) {
+      add(packageName(), name, found);
+      trees.unit().tree().getTypeDecls().stream()
+          .filter(ClassTree.class::isInstance)
+          .map(ClassTree.class::cast)
+          .filter(tree -> tree.getSimpleName().contentEquals(name))
+          .forEach(tree -> add(packageName(), name, found));
+    }
+    if (found.isEmpty()) {
+      onDemand(name, found);
+    }
+    return new Known(found);
+  }
+
+  private void inClass(String name, TypeElement type, Set<Element> found) {
+    if (type.getSimpleName().contentEquals(name)) {
+      found.add(type);
+    }
+    for (TypeParameterElement parameter : type.getTypeParameters()) {
+      if (parameter.getSimpleName().contentEquals(name)) {
+        found.add(parameter);
+      }
+    }
+    if (found.isEmpty()) {
+      for (TypeElement member : ElementFilter.typesIn(elements.getAllMembers(type))) {
+        if (member.getSimpleName().contentEquals(name)) {
+          found.add(member);
+        }
+      }
+    }
+  }
+
+  private void imported(String name, Set<Element> found) {
+    for (TypeElement type : added.values()) {
+      if (type.getSimpleName().contentEquals(name)) {
+        found.add(type);
+      }
+    }
+    for (ImportTree tree : trees.unit().tree().getImports()) {
+      String imported = tree.getQualifiedIdentifier().toString();
+      if (imported.endsWith("." + name)) {
+        type(imported).ifPresent(found::add);
+      }
+    }
+  }
+
+  private void onDemand(String name, Set<Element> found) {
+    add("java.lang", name, found);
+    for (ImportTree tree : trees.unit().tree().getImports()) {
+      String imported = tree.getQualifiedIdentifier().toString();
+      if (imported.endsWith(".*")) {
+        add(imported.substring(0, imported.length() - 2), name, found);
+      }
+    }
+  }
+
+  private void add(String home, String name, Set<Element> found) {
+    type(home.isEmpty() ? name : home + "." + name).ifPresent(found::add);
+  }
+
+  private Optional<TypeElement> type(String name) {
+    return Optional.ofNullable(elements.getTypeElement(name));
+  }
+
+  private String packageName() {
+    Tree name = trees.unit().tree().getPackageName();
+    return name == null ? "" : name.toString();
+  }
+
+  /** The imports that the written names need, each in its place among those of the file. */
+  public List<Replacement> imports() {
+    List<Replacement> found = new ArrayList<>();
+    added.forEach(
+        (name, type) -> {
+          NewImport added = new NewImport(name, text -> spell(text, type, name, keys, null));
+          found.add(added.in(trees, found.isEmpty()));
+        });
+    return found;
+  }
+
+  /** The type variables that a type mentions. */
+  public static Set<TypeParameterElement> variables(TypeMirror type) {
+    Set<TypeParameterElement> found = new LinkedHashSet<>();
+    collect(type, found);
+    return found;
+  }
+
+  private static void collect(TypeMirror type, Set<TypeParameterElement> found) {
+    if (type instanceof TypeVariable variable) {
+      if (variable.asElement() instanceof TypeParameterElement parameter) {
+        found.add(parameter);
+      }
+    } else if (type instanceof DeclaredType declared) {
+      declared.getTypeArguments().forEach(argument -> collect(argument, found));
+    } else if (type instanceof ArrayType array) {
+      collect(array.getComponentType(), found);
+    } else if (type instanceof WildcardType wildcard) {
+      Optional.ofNullable(wildcard.getExtendsBound()).ifPresent(bound -> collect(bound, found));
+      Optional.ofNullable(wildcard.getSuperBound()).ifPresent(bound -> collect(bound, found));
+    }
+  }
+
+  /** Whether a type can be written down at all. */
+  public static boolean isWritable(TypeMirror type) {
+    return switch (type.getKind()) {
+      case ARRAY -> isWritable(((ArrayType) type).getComponentType());
+      case TYPEVAR -> !((TypeVariable) type).asElement().getSimpleName().toString().contains(" ");
+      case WILDCARD -> true;
+      case DECLARED -> {
+        var declared = (DeclaredType) type;
+        TypeElement element = (TypeElement) declared.asElement();
+        yield element.getNestingKind() != NestingKind.LOCAL
+            && element.getNestingKind() != NestingKind.ANONYMOUS
+            && declared.getEnclosingType().getKind() == TypeKind.NONE
+            && declared.getTypeArguments().stream().allMatch(TypeNames::isWritable);
+      }
+      default -> type.getKind().isPrimitive();
+    };
+  }
+}

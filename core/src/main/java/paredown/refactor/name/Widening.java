@@ -1,0 +1,255 @@
+package paredown.refactor.name;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ModifiersTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.TypeMirror;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.MemberRange;
+import paredown.refactor.code.Modifiers;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.effect.Overriding;
+
+/** The declarations that a change makes more visible, each only as far as it needs. */
+public final class Widening {
+  private final Program program;
+  private final Map<Element, Boolean> widened = new LinkedHashMap<>();
+
+  public Widening(Program program) {
+    this.program = program;
+  }
+
+  /**
+   * Makes an element visible from a class.
+   *
+   * @param subject what needs it, for the refusal
+   * @throws Refused where its declaration cannot be edited
+   */
+  public void open(Element element, Sight sight, String subject, String place) {
+    for (Element closed :
+        sight.closed(isImplicit(element) ? element.getEnclosingElement() : element)) {
+      if (!isEditable(closed) || !sight.isNear(closed) && !mayBePublic(closed)) {
+        throw Refused.of(
+            RefusalKind.HIDDEN_FROM_OUTSIDE, subject, name(closed) + " cannot be seen", place);
+      }
+      requireAlone(closed, subject, place);
+      widened.merge(closed, !sight.isNear(closed), Boolean::logicalOr);
+    }
+    for (TypeElement type : unnamed(element)) {
+      if (sight.hides(type)) {
+        open(type, sight, subject, place);
+      }
+    }
+  }
+
+  /** Only one type of a file may be public, the one that is named after it. */
+  private boolean mayBePublic(Element closed) {
+    return closed.getEnclosingElement().getKind() != ElementKind.PACKAGE
+        || file(closed).endsWith("/" + closed.getSimpleName() + ".java");
+  }
+
+  /**
+   * The types that code with a member uses without naming them: what it gives, and the interfaces
+   * that a lambda stands for and the arrays that arguments are collected in.
+   */
+  private Set<TypeElement> unnamed(Element member) {
+    Set<TypeElement> types = new LinkedHashSet<>();
+    if (member instanceof ExecutableElement method) {
+      add(method.getReturnType(), types);
+      for (VariableElement parameter : method.getParameters()) {
+        TypeMirror type = parameter.asType();
+        boolean collected = method.isVarArgs() && type instanceof ArrayType;
+        Element element = program.types().asElement(type);
+        if (collected || element != null && element.getKind().isInterface()) {
+          add(type, types);
+        }
+      }
+    } else if (member.getKind().isField()) {
+      add(member.asType(), types);
+    }
+    return types;
+  }
+
+  private void add(TypeMirror type, Set<TypeElement> types) {
+    TypeMirror each = type;
+    while (each instanceof ArrayType array) {
+      each = array.getComponentType();
+    }
+    if (program.types().asElement(each) instanceof TypeElement element) {
+      types.add(element);
+    }
+  }
+
+  /** A constructor that is not written is seen as far as its class. */
+  private boolean isImplicit(Element element) {
+    TreePath path =
+        element.getKind() == ElementKind.CONSTRUCTOR ? program.trees().getPath(element) : null;
+    return path != null
+        && program
+                .trees()
+                .getSourcePositions()
+                .getEndPosition(path.getCompilationUnit(), path.getLeaf())
+            < 0;
+  }
+
+  /** Among several methods of a name, calls elsewhere could choose the one that is opened. */
+  private void requireAlone(Element opened, String subject, String place) {
+    if (!(opened instanceof ExecutableElement method)) {
+      return;
+    }
+    TypeElement type = (TypeElement) method.getEnclosingElement();
+    boolean chosen =
+        program.elements().getAllMembers(type).stream()
+            .filter(ExecutableElement.class::isInstance)
+            .map(ExecutableElement.class::cast)
+            .filter(other -> other.getKind() == method.getKind() && !other.equals(method))
+            .filter(other -> other.getSimpleName().equals(method.getSimpleName()))
+            .anyMatch(
+                other ->
+                    other.isVarArgs()
+                        || method.isVarArgs()
+                        || other.getParameters().size() == method.getParameters().size());
+    if (chosen) {
+      throw Refused.of(RefusalKind.OVERLOAD_OPENED, subject, name(opened), place);
+    }
+  }
+
+  private boolean isEditable(Element element) {
+    TreePath path = program.declaration(element);
+    boolean declared =
+        path != null
+            && program.unit(path).isPresent()
+            && program
+                .sources()
+                .file(program.unit(path).get().path())
+                .filter(SourceIndex::isEditable)
+                .isPresent();
+    return declared
+        && !mayBeOverridden(element)
+        && new UnitTrees(program, program.unit(path).get()).end(path.getLeaf()) >= 0;
+  }
+
+  /** What overrides a method would have to be opened with it. */
+  private boolean mayBeOverridden(Element element) {
+    Set<Modifier> modifiers = element.getModifiers();
+    return element.getKind() == ElementKind.METHOD
+        && !modifiers.contains(Modifier.PRIVATE)
+        && (modifiers.contains(Modifier.PROTECTED)
+            || modifiers.contains(Modifier.ABSTRACT)
+            || Overriding.isOverridden(program, (ExecutableElement) element));
+  }
+
+  private static String name(Element element) {
+    return element instanceof TypeElement type
+        ? type.getSimpleName().toString()
+        : element.getEnclosingElement().getSimpleName()
+            + (element.getKind() == ElementKind.CONSTRUCTOR
+                ? "'s constructor"
+                : "#" + element.getSimpleName());
+  }
+
+  /** The simple names of what becomes visible. */
+  public Set<String> names() {
+    return widened.keySet().stream()
+        .filter(element -> element.getKind() != ElementKind.CONSTRUCTOR)
+        .map(element -> element.getSimpleName().toString())
+        .collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  /** What is announced: {@code Sailing#fare: private -> package}. */
+  public List<String> announced() {
+    List<String> announced = new ArrayList<>();
+    widened.forEach(
+        (element, toPublic) -> {
+          String from = word(element).orElse("package");
+          announced.add(
+              "%s: %s -> %s".formatted(name(element), from, toPublic ? "public" : "package"));
+        });
+    return announced;
+  }
+
+  private static Optional<String> word(Element element) {
+    return element.getModifiers().stream()
+        .map(Modifier::toString)
+        .filter(Set.of("private", "protected", "public")::contains)
+        .findFirst();
+  }
+
+  /** The edit that opens one declaration; empty where it stays as it is. */
+  public Optional<Replacement> of(Element element) {
+    return Optional.ofNullable(widened.get(element)).map(toPublic -> edit(element, toPublic));
+  }
+
+  /**
+   * Gives the edits that open the declarations.
+   *
+   * @param except the declaration that is rewritten as a whole; null for none
+   * @param edits takes a file's path and an edit of it
+   */
+  public void collect(Element except, BiConsumer<String, Replacement> edits) {
+    Set<String> places = new HashSet<>();
+    widened.forEach(
+        (element, toPublic) -> {
+          Replacement edit = edit(element, toPublic);
+          // Fields that are declared together share their modifiers.
+          boolean first = places.add(file(element) + ":" + edit.start());
+          if (first && !element.equals(except)) {
+            edits.accept(file(element), edit);
+          }
+        });
+  }
+
+  private String file(Element element) {
+    return program.unit(program.trees().getPath(element)).orElseThrow().path();
+  }
+
+  private Replacement edit(Element element, boolean toPublic) {
+    TreePath path = program.trees().getPath(element);
+    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+    Tree tree = path.getLeaf();
+    MemberRange range = MemberRange.of(trees.source(), trees.start(tree), trees.end(tree));
+    Optional<String> present = word(element);
+    if (present.isPresent()) {
+      return toPublic
+          ? Modifiers.replace(trees.source(), range, present.get(), "public").orElseThrow()
+          : Modifiers.remove(trees.source(), range, present.get()).orElseThrow();
+    }
+    int behind = Modifiers.behindAnnotations(trees, modifiers(tree), range.declaration());
+    return Replacement.of(behind, behind, Written.plain("public "));
+  }
+
+  private static ModifiersTree modifiers(Tree tree) {
+    if (tree instanceof MethodTree method) {
+      return method.getModifiers();
+    }
+    return tree instanceof ClassTree type
+        ? type.getModifiers()
+        : ((VariableTree) tree).getModifiers();
+  }
+}

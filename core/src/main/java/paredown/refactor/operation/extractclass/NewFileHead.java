@@ -1,0 +1,79 @@
+package paredown.refactor.operation.extractclass;
+
+import java.util.ArrayList;
+import java.util.List;
+import paredown.edit.Copied;
+import paredown.edit.Piece;
+import paredown.edit.Written;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.SourceText;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/** The head of a new file: the licence of its neighbour, and the package. */
+final class NewFileHead {
+  private final OwnerClass owner;
+  private final String packageName;
+  private final SourceText source;
+
+  NewFileHead(NewClass type) {
+    this.owner = type.owner();
+    this.packageName = type.packageName();
+    this.source = owner.source();
+  }
+
+  /**
+   * The path of a new class's file: in the folder of its package, below the root of the old one's.
+   *
+   * @throws Refused where the folders do not follow the packages
+   */
+  static String path(NewClass type) {
+    OwnerClass owner = type.owner();
+    String path = owner.trees().path();
+    String folder = path.substring(0, path.lastIndexOf('/') + 1);
+    String old = folders(owner.packageName());
+    if (!folder.endsWith(old)) {
+      throw Refused.advising(
+          RefusalKind.NOT_A_CLASS,
+          "%s is not in a folder named after its package.".formatted(owner.writtenName()),
+          "Leave --package out.",
+          owner.trees().place(owner.tree()));
+    }
+    String root = folder.substring(0, folder.length() - old.length());
+    return root + folders(type.packageName()) + type.name() + ".java";
+  }
+
+  private static String folders(String packageName) {
+    return packageName.isEmpty() ? "" : packageName.replace('.', '/') + "/";
+  }
+
+  List<Piece> pieces() {
+    List<Piece> pieces = new ArrayList<>();
+    String end = source.lineEnd();
+    var packageTree = owner.trees().unit().tree().getPackage();
+    int until = packageTree != null ? owner.trees().start(packageTree) : licenceEnd();
+    if (until > 0 && !source.slice(0, until).isBlank()) {
+      pieces.add(new Copied(owner.trees().path(), 0, until, List.of()));
+    }
+    if (!packageName.isEmpty()) {
+      pieces.add(Written.plain("package " + packageName + ";" + end + end));
+    }
+    return pieces;
+  }
+
+  /** Without a package, a comment is a licence where a gap parts it from what follows. */
+  private int licenceEnd() {
+    if (source.tokens().isEmpty()) {
+      return 0;
+    }
+    Token first = source.tokens().get(0);
+    int behind = source.nextLine(Math.max(0, first.end() - 1));
+    boolean parted =
+        first.kind() == TokenKind.BLOCK_COMMENT
+            && behind < source.length()
+            && source.lineText(source.line(behind)).isBlank();
+    return parted ? source.nextLine(behind) : 0;
+  }
+}

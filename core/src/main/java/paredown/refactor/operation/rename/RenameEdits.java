@@ -1,0 +1,206 @@
+package paredown.refactor.operation.rename;
+
+import com.sun.source.tree.ImportTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Unit;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.MemberRange;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.Shadows;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.use.MemberUses;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.SourceText;
+
+/** Says a new name wherever it is meant: declarations, uses, Javadoc and static imports. */
+final class RenameEdits {
+  private final OwnerClass owner;
+  private final Program program;
+  private final Rename arguments;
+  private final Map<Element, String> renamed;
+  private final EditList edits = new EditList();
+
+  /**
+   * Edits of a rename.
+   *
+   * @param renamed what is renamed, and the key that each has before
+   */
+  RenameEdits(OwnerClass owner, Rename arguments, Map<Element, String> renamed) {
+    this.owner = owner;
+    this.program = owner.program();
+    this.arguments = arguments;
+    this.renamed = renamed;
+  }
+
+  EditList collected() {
+    for (Element element : renamed.keySet()) {
+      TreePath path = program.declaration(element);
+      UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+      int at =
+          path.getLeaf() instanceof VariableTree variable
+              ? trees.names().of(variable)
+              : trees.names().of((MethodTree) path.getLeaf());
+      say(trees, at, "");
+      documented(element, path, trees);
+    }
+    for (Unit unit : program.units()) {
+      UnitTrees trees = new UnitTrees(program, unit);
+      program.uses().in(unit.path()).toList().forEach(use -> link(use, trees));
+      imports(trees);
+    }
+    if (arguments.isLocal()) {
+      renamed.values().stream()
+          .flatMap(key -> program.uses().of(key).stream())
+          .filter(use -> use.kind() == UseKind.NAME)
+          .forEach(use -> say(owner.trees(), use.offset(), ""));
+    } else {
+      MemberUses.of(program, renamed).forEach(this::use);
+    }
+    return edits;
+  }
+
+  private void use(MemberUses.MemberUse use) {
+    String qualifier = use.simple() ? new Shadows(use, arguments.name()).qualifier() : "";
+    say(use.trees(), use.offset(), qualifier);
+  }
+
+  /** Writes the new name at a place, where other things may be meant besides. */
+  private void say(UnitTrees trees, int offset, String qualifier) {
+    String old = arguments.old();
+    if (!trees.source().text().startsWith(old, offset)) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "The name %s is written in a way that is not understood yet.".formatted(old),
+          "Write it plainly there first.",
+          trees.source().place(offset));
+    }
+    Written.Text text = Written.text("");
+    List<Use> here = program.uses().within(trees.path(), offset, offset + 1);
+    Use name = null;
+    for (Use use : here) {
+      if (use.kind() == UseKind.NAME) {
+        name = use;
+      } else if (use.kind() == UseKind.RECEIVER && !qualifier.isEmpty()) {
+        qualified(text, use, qualifier);
+      } else {
+        text.hereStill(use.kind(), use.key(), use.place());
+      }
+    }
+    if (name == null) {
+      text.text(arguments.name());
+    } else if (arguments.isLocal()) {
+      text.local(arguments.name(), name.place());
+    } else {
+      text.name(arguments.name(), arguments.newKey(name.key()), name.place());
+    }
+    edits.add(trees.path(), Replacement.of(offset, offset + old.length(), text.done()));
+  }
+
+  private static void qualified(Written.Text text, Use receiver, String qualifier) {
+    String binary = receiver.key().substring("type ".length());
+    if (!qualifier.equals("this")) {
+      text.name(qualifier, receiver.key()).text(".");
+    }
+    text.name("this", "this of " + binary, receiver.place()).text(".");
+  }
+
+  /** A Javadoc link says the member's name behind a sign. */
+  private void link(Use use, UnitTrees trees) {
+    if (use.kind() != UseKind.DOC || !renamed.containsValue(use.key()) || arguments.isLocal()) {
+      return;
+    }
+    SourceText source = trees.source();
+    int sharp = source.text().indexOf('#', use.offset());
+    boolean plain =
+        sharp >= 0
+            && !source.slice(use.offset(), sharp).contains(" ")
+            && source.text().startsWith(arguments.old(), sharp + 1);
+    if (!plain) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "A Javadoc link names %s in a way that is not understood yet.".formatted(arguments.old()),
+          "Write it as {@link Type#member} first.",
+          source.place(use.offset()));
+    }
+    String old = arguments.old();
+    edits.add(
+        trees.path(),
+        Replacement.of(sharp + 1, sharp + 1 + old.length(), Written.plain(arguments.name())));
+  }
+
+  /** The comment of a method tells of its parameters by their names. */
+  private void documented(Element element, TreePath path, UnitTrees trees) {
+    if (!arguments.isLocal() || element.getKind() != ElementKind.PARAMETER) {
+      return;
+    }
+    TreePath method = path.getParentPath();
+    if (!(method.getLeaf() instanceof MethodTree)) {
+      return;
+    }
+    MemberRange range =
+        MemberRange.of(trees.source(), trees.start(method.getLeaf()), trees.end(method.getLeaf()));
+    Matcher tag =
+        Pattern.compile("@param\\s+(" + Pattern.quote(arguments.old()) + ")\\b")
+            .matcher(trees.source().slice(range.start(), range.declaration()));
+    while (tag.find()) {
+      edits.add(
+          trees.path(),
+          Replacement.of(
+              range.start() + tag.start(1),
+              range.start() + tag.end(1),
+              Written.plain(arguments.name())));
+    }
+  }
+
+  /** A static import names all members of a name at once. */
+  private void imports(UnitTrees trees) {
+    for (Element element : renamed.keySet()) {
+      if (!element.getModifiers().contains(Modifier.STATIC)) {
+        continue;
+      }
+      TypeElement type = (TypeElement) element.getEnclosingElement();
+      String whole = type.getQualifiedName() + "." + arguments.old();
+      for (ImportTree tree : trees.unit().tree().getImports()) {
+        if (tree.isStatic() && tree.getQualifiedIdentifier().toString().equals(whole)) {
+          boolean others =
+              type.getEnclosedElements().stream()
+                  .filter(each -> each.getModifiers().contains(Modifier.STATIC))
+                  .filter(each -> each.getSimpleName().contentEquals(arguments.old()))
+                  .anyMatch(each -> !renamed.containsKey(each));
+          int end = trees.end(tree.getQualifiedIdentifier());
+          int start = end - arguments.old().length();
+          if (others) {
+            throw Refused.advising(
+                RefusalKind.CALL_SHAPE,
+                "A static import names other members that are called %s, too."
+                    .formatted(arguments.old()),
+                "Import what is renamed by its class there first.",
+                trees.source().place(start));
+          }
+          Use use = program.uses().at(trees.path(), start, UseKind.NAME).orElseThrow();
+          String key = use.key().replaceFirst("(?<=^static member )\\S+", arguments.name());
+          edits.add(
+              trees.path(),
+              Replacement.of(
+                  start, end, Written.text("").name(arguments.name(), key, use.place()).done()));
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,123 @@
+package paredown.refactor.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import paredown.edit.Assumption;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.gate.Verdict;
+import paredown.program.Program;
+import paredown.program.Sources;
+import paredown.refactor.Earlier;
+import paredown.refactor.Refactoring;
+import paredown.refactor.Refused;
+import paredown.text.SourceText;
+
+/**
+ * A composite is several refactorings that make one change: each is planned on what the one before
+ * it left, in memory, and judged by the first two gates by itself.
+ */
+final class Composite {
+  private final Refactoring whole;
+  private final List<Judged> steps = new ArrayList<>();
+  private Sources sources;
+
+  private Composite(Refactoring whole, Sources sources) {
+    this.whole = whole;
+    this.sources = sources;
+  }
+
+  /**
+   * Plans steps, one after the other.
+   *
+   * @param whole what they are together
+   * @throws Refused where one cannot be done safely; its places are those of the sources as they
+   *     are, not as the steps before it left them
+   */
+  static Judged of(Refactoring whole, Refactoring.Steps steps, Sources sources) {
+    Composite composite = new Composite(whole, sources);
+    steps.all().forEach(composite::plan);
+    return composite.judged(steps.summary());
+  }
+
+  private void plan(Refactoring step) {
+    try {
+      Judged judged = Judged.alone(step, sources, sources.index());
+      steps.add(judged);
+      sources = sources.after(judged.change().files().stream().map(ChangedFile::after).toList());
+    } catch (Refused refused) {
+      Earlier earlier = new Earlier(steps.stream().map(Judged::change).toList());
+      throw refused.at(refused.places().stream().map(earlier::place).toList());
+    }
+  }
+
+  private Judged judged(String summary) {
+    Map<String, ChangedFile> files = new LinkedHashMap<>();
+    Set<String> affected = new TreeSet<>();
+    Program first = steps.get(0).program();
+    for (Judged step : steps) {
+      affected.addAll(step.change().affected());
+      step.change().files().forEach(file -> files.merge(file.path(), file, Composite::joined));
+    }
+    files.values().removeIf(Composite::isAsBefore);
+    Change change =
+        new Change(
+            summary, List.copyOf(files.values()), Map.of(), Map.of(), affected, report(steps));
+    return new Judged(whole, change, verdict(affected.size()), first);
+  }
+
+  private static ChangedFile joined(ChangedFile one, ChangedFile next) {
+    return ChangedFile.judged(one.path(), one.before(), next.after());
+  }
+
+  private static boolean isAsBefore(ChangedFile file) {
+    Optional<String> before = file.before().map(SourceText::text);
+    return before.equals(Optional.of(file.after().text()));
+  }
+
+  private Verdict verdict(int files) {
+    List<String> errors = new ArrayList<>();
+    List<String> breaks = new ArrayList<>();
+    int names = 0;
+    for (Judged step : steps) {
+      errors.addAll(step.verdict().errors());
+      breaks.addAll(step.verdict().breaks());
+      names += step.verdict().names();
+    }
+    return new Verdict(files, errors, names, breaks, List.of(), List.of());
+  }
+
+  private static Change.Report report(List<Judged> steps) {
+    Set<String> api = new LinkedHashSet<>();
+    Set<String> wider = new LinkedHashSet<>();
+    Set<String> delegates = new LinkedHashSet<>();
+    Set<String> notes = new LinkedHashSet<>();
+    Map<String, Assumption> assumptions = new LinkedHashMap<>();
+    List<Change> changes = new ArrayList<>();
+    for (Judged step : steps) {
+      Change.Report report = step.change().report();
+      api.addAll(report.api());
+      if (step.refactoring().narrows()) {
+        report.wider().forEach(wider::remove);
+      } else {
+        wider.addAll(report.wider());
+      }
+      delegates.addAll(report.delegates());
+      notes.addAll(report.notes());
+      Earlier earlier = new Earlier(List.copyOf(changes));
+      for (Assumption each : report.assumptions()) {
+        assumptions.putIfAbsent(each.sentence(), each.at(earlier.place(each.place())));
+      }
+      changes.add(step.change());
+    }
+    return new Change.Report(
+            List.copyOf(api), List.copyOf(wider), List.copyOf(delegates), List.copyOf(notes))
+        .assuming(List.copyOf(assumptions.values()));
+  }
+}

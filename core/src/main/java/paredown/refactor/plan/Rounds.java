@@ -1,0 +1,59 @@
+package paredown.refactor.plan;
+
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import paredown.edit.Change;
+import paredown.program.OnlySkeleton;
+import paredown.program.Program;
+import paredown.program.RecentPrograms;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+
+/**
+ * Plans in rounds: which files a change could touch shows only while it is planned, so that it is
+ * planned again on a program that has them, until it asks for no others.
+ */
+public record Rounds(Sources sources, SourceIndex index) {
+
+  /**
+   * What one round came to.
+   *
+   * @param affected the files that the change could touch
+   * @param change the change, asked for where the program has all of these
+   */
+  public record Outcome(Set<String> affected, Supplier<Change> change) {
+    /** What asks for files before anything can be planned. */
+    public static Outcome lacking(Set<String> files) {
+      return new Outcome(
+          files,
+          () -> {
+            throw new IllegalStateException("Nothing was planned without " + files);
+          });
+    }
+  }
+
+  /** Plans until nothing is lacking, beginning with some files. */
+  public Refactoring.Planned plan(Set<String> first, Function<Program, Outcome> round) {
+    Set<String> looked = ReadableFiles.withAuxiliaries(first, index);
+    while (true) {
+      try {
+        Program program = RecentPrograms.of(sources, looked);
+        Outcome outcome = round.apply(program);
+        Set<String> needed = new TreeSet<>(looked);
+        needed.addAll(outcome.affected());
+        needed = ReadableFiles.withAuxiliaries(needed, index);
+        if (needed.equals(looked)) {
+          return new Refactoring.Planned(outcome.change().get(), program);
+        }
+        looked = needed;
+      } catch (OnlySkeleton skeleton) {
+        looked = new TreeSet<>(looked);
+        looked.add(skeleton.file());
+        looked = ReadableFiles.withAuxiliaries(looked, index);
+      }
+    }
+  }
+}

@@ -1,0 +1,69 @@
+package paredown.refactor.use;
+
+import java.util.List;
+import java.util.Set;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.util.ElementFilter;
+import paredown.edit.Assumption;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+
+/** Who could look at the members of a class without naming any: stored objects, and reflection. */
+public final class OnlookersFromOutside {
+  /** Words that go through the members of a class. */
+  private static final List<String> ENUMERATING =
+      List.of(
+          "getDeclaredFields",
+          "getDeclaredMethods",
+          "getDeclaredConstructors",
+          "getDeclaredClasses",
+          "getFields",
+          "getMethods",
+          "getConstructors",
+          "getRecordComponents",
+          "getBeanInfo",
+          "reflectionEquals",
+          "reflectionHashCode",
+          "reflectionToString",
+          "reflectionCompare");
+
+  private OnlookersFromOutside() {}
+
+  /** Notes what is assumed of them where members of a class come or go. */
+  public static void assume(OwnerClass type, List<String> members) {
+    Program program = type.program();
+    SourceIndex index = program.sources().index();
+    Set<String> enumerating = index.filesWith(ENUMERATING);
+    if (!enumerating.isEmpty()) {
+      type.assumptions()
+          .add(
+              Assumption.Kind.ENUMERATION,
+              "nobody goes through the members of %s by reflection".formatted(type.simpleName()),
+              enumerating.iterator().next());
+    }
+    if (!members.isEmpty() && hasDefaultVersion(program, type.element())) {
+      type.assumptions()
+          .add(
+              Assumption.Kind.VERSION,
+              "no stored object depends on the default serialVersionUID of " + type.simpleName(),
+              type.trees().place(type.tree()));
+    }
+  }
+
+  /** Whether a class is serializable, with a version that the compiler makes of its members. */
+  private static boolean hasDefaultVersion(Program program, TypeElement type) {
+    TypeElement serializable = program.elements().getTypeElement("java.io.Serializable");
+    boolean stored =
+        type.getKind().isClass()
+            && program.types().isAssignable(type.asType(), serializable.asType())
+            && type.getKind() != javax.lang.model.element.ElementKind.ENUM
+            && type.getKind() != javax.lang.model.element.ElementKind.RECORD;
+    return stored
+        && ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
+            .filter(field -> field.getModifiers().contains(Modifier.STATIC))
+            .map(VariableElement::getSimpleName)
+            .noneMatch(name -> name.contentEquals("serialVersionUID"));
+  }
+}

@@ -1,0 +1,143 @@
+package paredown.refactor.use;
+
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import paredown.program.Unit;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.AnnotationStrings;
+import paredown.text.SourceText;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/**
+ * Refuses where a string spells a member's name in a file that looks members up by their names, or
+ * in an annotation.
+ */
+public final class ReflectionCheck {
+  private static final Set<String> LOOKUPS =
+      Set.of(
+          "getDeclaredField",
+          "getField",
+          "getDeclaredMethod",
+          "getMethod",
+          "readField",
+          "readDeclaredField",
+          "writeField",
+          "writeDeclaredField",
+          "removeFinalModifier",
+          "newUpdater",
+          "findVarHandle",
+          "findGetter",
+          "findSetter",
+          "objectFieldOffset",
+          "setInternalState",
+          "getInternalState");
+  private static final Set<String> SHAPES =
+      Set.of(
+          "reflectionEquals",
+          "reflectionHashCode",
+          "reflectionToString",
+          "reflectionCompare",
+          "reflectionAppend",
+          "ReflectionToStringBuilder",
+          "getDeclaredFields",
+          "getFields");
+
+  private final OwnerClass owner;
+  private final Set<String> names;
+
+  public ReflectionCheck(OwnerClass owner, Map<Element, String> moved) {
+    this.owner = owner;
+    this.names =
+        moved.keySet().stream()
+            .map(element -> element.getSimpleName().toString())
+            .collect(Collectors.toSet());
+  }
+
+  /** Refuses where a string spells the name, unless that does not matter. */
+  public void requireUnless(boolean harmless) {
+    if (!harmless) {
+      requireUnspelt();
+    }
+  }
+
+  /** Refuses where a member is looked up by its name, or all of a class's fields are. */
+  public void requireUnless(Overruled overruled) {
+    try {
+      requireUnseen();
+    } catch (Refused refused) {
+      if (!overruled.overrules(refused.kind())) {
+        throw refused;
+      }
+    }
+  }
+
+  private void requireUnseen() {
+    SourceText own = owner.source();
+    for (Token token : own.tokens()) {
+      if (token.isIdentifier() && SHAPES.contains(word(own, token))) {
+        throw Refused.advising(
+            RefusalKind.REFLECTED,
+            "The fields of %s cannot be changed: %s looks at all of an object's fields by reflection."
+                .formatted(owner.writtenName(), word(own, token)),
+            "",
+            own.place(token.start()));
+      }
+    }
+    requireUnspelt();
+  }
+
+  private void requireUnspelt() {
+    owner.program().units().stream().map(Unit::source).filter(this::looksUp).forEach(this::require);
+    owner.program().sources().files().stream()
+        .map(file -> owner.program().sources().text(file.path()))
+        .filter(this::mentionsOwner)
+        .forEach(
+            source -> {
+              if (looksUp(source)) {
+                require(source);
+              }
+              requireUnannotated(source);
+            });
+  }
+
+  /** Refuses where an annotation names a member, alone or behind its class. */
+  private void requireUnannotated(SourceText source) {
+    if (names.stream().noneMatch(source.text()::contains)) {
+      return;
+    }
+    for (Token token : AnnotationStrings.in(source)) {
+      String spelt = word(source, token).replace("\"", "");
+      String name = spelt.substring(spelt.indexOf('#') + 1).replaceAll("\\(.*", "");
+      if (names.contains(name)) {
+        throw Refused.because(RefusalKind.REFLECTED, name, source.place(token.start()));
+      }
+    }
+  }
+
+  private boolean mentionsOwner(SourceText source) {
+    return source.text().contains(owner.simpleName());
+  }
+
+  private boolean looksUp(SourceText source) {
+    return LOOKUPS.stream().anyMatch(source.text()::contains);
+  }
+
+  private void require(SourceText source) {
+    for (Token token : source.tokens()) {
+      if (token.kind() == TokenKind.LITERAL && token.end() - token.start() > 2) {
+        String spelt = source.slice(token.start() + 1, token.end() - 1);
+        if (source.text().charAt(token.start()) == '"' && names.contains(spelt)) {
+          throw Refused.because(RefusalKind.REFLECTED, spelt, source.place(token.start()));
+        }
+      }
+    }
+  }
+
+  private static String word(SourceText source, Token token) {
+    return source.slice(token.start(), token.end());
+  }
+}
