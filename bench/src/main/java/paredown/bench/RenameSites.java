@@ -12,10 +12,11 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.program.Sources;
 import paredown.refactor.operation.rename.Rename;
+import paredown.refactor.operation.rename.RenameType;
 
 /**
- * Every field, method and parameter of a library and of its tests, to a name that nothing has and,
- * for one in three, to the name of something else in the same type.
+ * Every type, field, method and parameter of a library and of its tests, to a name that nothing has
+ * and, for one in three, to the name of something else in the same type, or of another type.
  */
 final class RenameSites implements Sites {
   private static final String FRESH = "otherwiseNamed";
@@ -25,6 +26,7 @@ final class RenameSites implements Sites {
     Callers callers = new Callers(facts);
     List<Site> sites = new ArrayList<>();
     for (TypeFact type : facts.types()) {
+      sites.add(type(type, facts, random));
       List<String> names = new ArrayList<>();
       type.fields().forEach(field -> names.add(field.name()));
       type.methods().forEach(method -> names.add(method.signature().replaceAll("\\(.*", "")));
@@ -45,6 +47,17 @@ final class RenameSites implements Sites {
       }
     }
     return sites;
+  }
+
+  private static Site type(TypeFact type, Facts facts, Random random) {
+    boolean clash = random.nextInt(3) == 0;
+    List<TypeFact> types = List.copyOf(facts.types());
+    String other = types.get(random.nextInt(types.size())).name().replaceAll(".*[.$]", "");
+    String name = !clash ? "OtherwiseNamed" : random.nextBoolean() ? other : "String";
+    return new Site(
+        "type" + (clash ? ", taken" : ""),
+        new RenameType(type.name(), name, Set.of()),
+        new TreeSet<>());
   }
 
   private static void add(

@@ -38,9 +38,9 @@ final class ChangeJson {
     ArrayNode files = answer.putArray("files");
     for (ChangedFile file : preview.change().files()) {
       Diff diff = Diff.of(file);
-      files
-          .addObject()
-          .put("file", file.path())
+      ObjectNode each = files.addObject();
+      file.movedFrom().ifPresent(old -> each.put("movedFrom", old));
+      each.put("file", file.path())
           .put("created", file.isNew())
           .put("added", diff.added())
           .put("removed", diff.removed())

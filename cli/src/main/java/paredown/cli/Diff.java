@@ -69,12 +69,12 @@ final class Diff {
 
   private String header() {
     String path = file.path();
+    String old = file.movedFrom().orElse(path);
+    String what =
+        file.isNew()
+            ? "new file mode 100644\n"
+            : old.equals(path) ? "" : "rename from %s\nrename to %s\n".formatted(old, path);
     return "diff --git a/%s b/%s\n%s--- %s\n+++ b/%s\n"
-        .formatted(
-            path,
-            path,
-            file.isNew() ? "new file mode 100644\n" : "",
-            file.isNew() ? "/dev/null" : "a/" + path,
-            path);
+        .formatted(old, path, what, file.isNew() ? "/dev/null" : "a/" + old, path);
   }
 }

@@ -54,10 +54,14 @@ final class PreviewText {
                   Columns.pad(file.path(), width),
                   diff.added(),
                   diff.removed(),
-                  file.isNew() ? "new" : "")
+                  file.isNew() ? "new" : file.movedFrom().map(PreviewText::was).orElse(""))
               .stripTrailing());
       text.append('\n');
     }
+  }
+
+  private static String was(String old) {
+    return "was " + old.substring(old.lastIndexOf('/') + 1);
   }
 
   private void report(Change.Report report, StringBuilder text) {

@@ -3,25 +3,27 @@ package paredown.cli;
 import java.util.List;
 import paredown.UnusableRequest;
 import paredown.refactor.operation.rename.Rename;
+import paredown.refactor.operation.rename.RenameType;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** Gives a field, a method or a variable another name. */
+/** Gives a type, a field, a method or a variable another name. */
 @Command(
     name = "rename",
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
     description = {
-      "Gives a field, a method with all that override it or are overridden by it, or a parameter or",
-      "local variable of a method another name, wherever it is meant: in code, Javadoc and static",
-      "imports. Text in strings and in other files stays as it is."
+      "Gives a type with its file, a field, a method with all that override it or are overridden by",
+      "it, or a parameter or local variable of a method another name, wherever it is meant: in",
+      "code, Javadoc and imports. Text in strings and in other files stays as it is."
     },
     footer = {
       "",
       "Examples:",
+      "  pare rename Sailing --name Crossing",
       "  pare rename Sailing#tide --name highWater --accessors",
       "  pare rename 'Sailing#crossing()' --name minutesAtSea",
       "  pare rename 'Sailing#floats(Berth)#berth' --name at",
@@ -30,7 +32,7 @@ import picocli.CommandLine.Parameters;
     })
 final class RenameCommand extends ChangeCommand {
   @Parameters(
-      paramLabel = "TYPE#MEMBER[#VARIABLE]",
+      paramLabel = "TYPE[#MEMBER[#VARIABLE]]",
       description = "What gets another name, as short as one meaning is left.")
   private String what;
 
@@ -47,18 +49,26 @@ final class RenameCommand extends ChangeCommand {
       paramLabel = "REFUSAL",
       split = ",",
       description = {
-        "Refusals to overrule, since you know better: serialized,",
-        "mapped-field, reflected."
+        "Refusals to overrule, since you know better: serialized, mapped-field, reflected; of a",
+        "type also mapped-class, named-elsewhere."
       })
   private List<String> accepted = List.of();
 
   @Override
   Preview preview(Session session) {
     List<String> parts = List.of(what.split("#", -1));
-    if (parts.size() < 2 || parts.size() > 3 || parts.stream().anyMatch(String::isBlank)) {
+    if (parts.size() > 3 || parts.stream().anyMatch(String::isBlank)) {
       throw new UnusableRequest(
-          what + " names no member of a type.",
-          "Name its class, too: Sailing#tide. Types cannot be renamed yet.");
+          what + " names no type and no member of one.",
+          "Name a type, Sailing for example, or a member with its class, Sailing#tide.");
+    }
+    if (parts.size() == 1) {
+      if (accessors) {
+        throw new UnusableRequest(
+            "Only a field has accessors that could be renamed after it.", "Leave --accessors out.");
+      }
+      return session.preview(
+          new RenameType(what, name, Accepted.of(accepted, RenameType.acceptable())));
     }
     return session.preview(
         new Rename(

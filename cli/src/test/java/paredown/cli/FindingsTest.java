@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.eclipse.jgit.api.Git;
 import org.junit.jupiter.api.BeforeEach;
@@ -222,10 +223,28 @@ class FindingsTest {
     assertTrue(preview.startsWith("depth() of Berth becomes draft."), preview);
     assertTrue(
         preview.contains("Next: pare rename 'Berth#depth()' --name draft --expect "), preview);
-    Ran type = Ran.pare(folder, "rename", "Berth", "--name", "Quay").exits(2);
-    assertTrue(type.err().contains("Types cannot be renamed yet."), type.err());
     Ran taken = Ran.pare(folder, "rename", "Berth#depth()", "--name", "toString").exits(3);
     assertTrue(taken.err().contains("Choose another with --name."), taken.err());
+  }
+
+  @Test
+  void renamesATypeWithItsFileAndTakesItBack() throws IOException {
+    Map<String, String> before = ferry.sources();
+    Ran.pare(folder, "rename", "Berth", "--name", "Quay", "--accessors").exits(2);
+    Ran preview = Ran.pare(folder, "rename", "Berth", "--name", "Quay").exits(0);
+    assertTrue(preview.out().contains("src/ferry/Quay.java"), preview.out());
+    assertTrue(preview.out().contains("was Berth.java"), preview.out());
+    assertTrue(preview.out().contains("rename from src/ferry/Berth.java"), preview.out());
+    JsonNode kept =
+        Ran.pare(folder, "rename", "Berth", "--name", "Quay", "--apply", "--format", "json")
+            .exits(0)
+            .json();
+    List<String> moved = new ArrayList<>();
+    kept.get("files").forEach(file -> moved.add(file.path("movedFrom").asText()));
+    assertTrue(moved.contains("src/ferry/Berth.java"), kept.toString());
+    assertFalse(ferry.sources().containsKey("src/ferry/Berth.java"));
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
   }
 
   @Test

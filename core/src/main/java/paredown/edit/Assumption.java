@@ -32,6 +32,8 @@ public record Assumption(Kind kind, String sentence, String place) {
     VERSION,
     /** Nobody goes through the members of a class by reflection. */
     ENUMERATION,
+    /** Nothing shows, stores or looks for the name of a class. */
+    NAME,
     /** An annotation is only a remark. */
     REMARK;
 

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import paredown.project.Fingerprint;
+import paredown.text.SourceText;
 
 /**
  * A change is what a refactoring would do to the files, not yet written.
@@ -16,6 +18,8 @@ import paredown.project.Fingerprint;
  * @param becameForSelf the same for members that stay as delegates: code that moved with them and
  *     asked its own instance means the moved one; and for type variables that the moved code's new
  *     class has as well
+ * @param renamedTypes the binary name of each type that has another now, and the new one; keys and
+ *     types are compared as if it had the old one still
  * @param affected the files whose meaning the change could touch, those it edits among them
  * @param report what a reader wants to know beside the text
  */
@@ -24,13 +28,26 @@ public record Change(
     List<ChangedFile> files,
     Map<String, String> became,
     Map<String, String> becameForSelf,
+    Map<String, String> renamedTypes,
     Set<String> affected,
     Report report) {
+
+  /** A change that gives no type another name. */
+  public Change(
+      String summary,
+      List<ChangedFile> files,
+      Map<String, String> became,
+      Map<String, String> becameForSelf,
+      Set<String> affected,
+      Report report) {
+    this(summary, files, became, becameForSelf, Map.of(), affected, report);
+  }
 
   public Change {
     files = files.stream().sorted(Comparator.comparing(ChangedFile::path)).toList();
     became = Map.copyOf(became);
     becameForSelf = Map.copyOf(becameForSelf);
+    renamedTypes = Map.copyOf(renamedTypes);
     affected = Set.copyOf(affected);
   }
 
@@ -67,13 +84,30 @@ public record Change(
     Fingerprint fingerprint = new Fingerprint();
     for (ChangedFile file : files) {
       fingerprint.add(file.path());
+      file.movedFrom().ifPresent(fingerprint::add);
       fingerprint.add(file.before().map(before -> before.text()).orElse("(new)"));
       fingerprint.add(file.after().text());
     }
     return fingerprint.hex(6);
   }
 
+  /** The changed file that has a path afterwards. */
   public Optional<ChangedFile> file(String path) {
     return files.stream().filter(file -> file.path().equals(path)).findFirst();
+  }
+
+  /** The changed file that had a path before. */
+  public Optional<ChangedFile> fileBefore(String path) {
+    return files.stream()
+        .filter(file -> file.before().map(SourceText::path).filter(path::equals).isPresent())
+        .findFirst();
+  }
+
+  /** The paths that hold no file afterwards, and did before. */
+  public Set<String> gone() {
+    return files.stream()
+        .flatMap(file -> file.movedFrom().stream())
+        .filter(path -> file(path).isEmpty())
+        .collect(Collectors.toSet());
   }
 }

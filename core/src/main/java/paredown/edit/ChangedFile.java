@@ -7,7 +7,8 @@ import paredown.text.SourceText;
 /**
  * A changed file is one file as a change would leave it, with the origin of all its text.
  *
- * @param before its text so far; empty where the change creates it
+ * @param path where it is afterwards
+ * @param before its text so far, with the path that it had; empty where the change creates it
  * @param runs the stretches that stand as they did before, in order
  * @param written the names in the rest, at their offsets in the new text
  * @param dropped the uses of the old text that are gone
@@ -39,6 +40,17 @@ public record ChangedFile(
 
   public boolean isNew() {
     return before.isEmpty();
+  }
+
+  /** The path that it had where it has another now; empty for all others. */
+  public Optional<String> movedFrom() {
+    return before.map(SourceText::path).filter(old -> !old.equals(path));
+  }
+
+  /** The same file under another path. */
+  public ChangedFile at(String other) {
+    SourceText text = new SourceText(other, after.text(), after.charset());
+    return new ChangedFile(other, before, text, runs, written, dropped, regions);
   }
 
   /** The run that covers an offset of the new text; empty where that was written. */

@@ -102,8 +102,9 @@ final class DispatchKept {
     Map<String, TypeElement> types = new LinkedHashMap<>();
     Map<String, Map<String, String>> methods = new LinkedHashMap<>();
     for (ChangedFile file : change.files()) {
+      boolean old = program == before;
       program
-          .unit(file.path())
+          .unit(old ? file.movedFrom().orElse(file.path()) : file.path())
           .ifPresent(
               unit ->
                   new TreePathScanner<Void, Void>() {

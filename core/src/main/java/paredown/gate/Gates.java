@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.program.Program;
+import paredown.program.Sources;
 import paredown.text.SourceText;
 
 /** The first two gates: a change compiles, and every name in the affected files means the same. */
@@ -22,9 +24,13 @@ public final class Gates {
     Map<String, SourceText> texts = new TreeMap<>();
     before.units().forEach(unit -> texts.put(unit.path(), unit.source()));
     for (ChangedFile file : change.files()) {
+      file.movedFrom().ifPresent(texts::remove);
+    }
+    for (ChangedFile file : change.files()) {
       texts.put(file.path(), file.after());
     }
-    Program after = Program.attribute(before.sources(), texts);
+    Program after =
+        Program.attribute(sourcesAfter(before.sources(), change), texts).calling(oldNames(change));
     List<String> errors = Compiles.newErrors(before, after, change);
     List<String> dispatch = DispatchKept.breaks(before, after, change);
     List<String> breaks = new ArrayList<>();
@@ -37,5 +43,14 @@ public final class Gates {
       breaks.addAll(TokensKept.breaks(before, after, change));
     }
     return new Verdict(texts.size(), errors, after.uses().count(), breaks, types, dispatch);
+  }
+
+  private static Sources sourcesAfter(Sources sources, Change change) {
+    return sources.after(change.files().stream().map(ChangedFile::after).toList(), change.gone());
+  }
+
+  private static Map<String, String> oldNames(Change change) {
+    return change.renamedTypes().entrySet().stream()
+        .collect(Collectors.toMap(Map.Entry::getValue, Map.Entry::getKey));
   }
 }

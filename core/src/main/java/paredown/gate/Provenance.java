@@ -95,7 +95,7 @@ final class Provenance {
 
   private String place(String origin, int offset, String file, Run run) {
     // A file that stays as it is goes on having what is only repeated from it.
-    boolean stays = change.file(origin).isEmpty();
+    boolean stays = change.file(origin).isEmpty() && change.fileBefore(origin).isEmpty();
     return images(origin, offset)
         .filter(image -> !stays || samePiece(image, file, run))
         .min(Comparator.comparing((Image image) -> distance(image, file, run)))

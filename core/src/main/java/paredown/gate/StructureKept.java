@@ -279,7 +279,7 @@ final class StructureKept {
     TypeMirror type = program.trees().getTypeMirror(path);
     return type == null || type.getKind() == TypeKind.NONE || type.getKind() == TypeKind.PACKAGE
         ? ""
-        : type.toString().replaceAll("capture#\\d+ of ", "capture of ");
+        : program.symbols().text(type);
   }
 
   private void broke(Unit unit, Nodes.Node node, String what) {

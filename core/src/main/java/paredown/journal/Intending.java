@@ -66,19 +66,30 @@ final class Intending {
   /** Saves each file as it is and as it is to be. */
   private List<Step.Entry> saved(Change change, Path part) throws IOException {
     List<Step.Entry> entries = new ArrayList<>();
-    for (int i = 0; i < change.files().size(); i++) {
-      ChangedFile file = change.files().get(i);
+    for (ChangedFile file : change.files()) {
+      Path saved = part.resolve(StepFolders.AFTER).resolve(String.valueOf(entries.size()));
       byte[] after = after(file);
-      save(part.resolve(StepFolders.AFTER).resolve(String.valueOf(i)), after);
-      String before = "";
-      if (!file.isNew()) {
-        byte[] original = Files.readAllBytes(root.resolve(file.path()));
-        save(part.resolve(StepFolders.BEFORE).resolve(String.valueOf(i)), original);
-        before = Fingerprint.of(original);
+      save(saved, after);
+      if (file.movedFrom().isPresent()) {
+        disk.like(root.resolve(file.movedFrom().get()), saved);
+        entries.add(new Step.Entry(file.path(), "", Fingerprint.of(after)));
+        String before = original(file.movedFrom().get(), part, entries.size());
+        entries.add(new Step.Entry(file.movedFrom().get(), before, ""));
+      } else {
+        String before = file.isNew() ? "" : original(file.path(), part, entries.size());
+        entries.add(new Step.Entry(file.path(), before, Fingerprint.of(after)));
       }
-      entries.add(new Step.Entry(file.path(), before, Fingerprint.of(after)));
     }
     return entries;
+  }
+
+  /** Saves a file as it is; its fingerprint. */
+  private String original(String path, Path part, int i) throws IOException {
+    byte[] original = Files.readAllBytes(root.resolve(path));
+    Path saved = part.resolve(StepFolders.BEFORE).resolve(String.valueOf(i));
+    save(saved, original);
+    disk.like(root.resolve(path), saved);
+    return Fingerprint.of(original);
   }
 
   private static byte[] after(ChangedFile file) {

@@ -95,8 +95,12 @@ public final class Journal {
         disk.sync(root.resolve(made).getParent());
       }
       for (int i = 0; i < step.files().size(); i++) {
-        Path saved = folders.of(step).resolve(StepFolders.AFTER).resolve(String.valueOf(i));
-        replace(saved, inside.file(step.files().get(i).path()));
+        Path file = inside.file(step.files().get(i).path());
+        if (step.files().get(i).deleted()) {
+          remove(file);
+        } else {
+          replace(folders.of(step).resolve(StepFolders.AFTER).resolve(String.valueOf(i)), file);
+        }
       }
       return enter(step, StepState.WRITTEN);
     } catch (IOException e) {
@@ -228,8 +232,7 @@ public final class Journal {
       return false;
     }
     if (entry.created()) {
-      disk.delete(file);
-      disk.sync(file.getParent());
+      remove(file);
     } else {
       replace(folders.original(step, i), file);
     }
@@ -305,6 +308,11 @@ public final class Journal {
     disk.sync(saved);
     disk.rename(saved, target);
     disk.sync(target.getParent());
+  }
+
+  private void remove(Path file) throws IOException {
+    disk.delete(file);
+    disk.sync(file.getParent());
   }
 
   private Step enter(Step step, StepState state) throws IOException {

@@ -33,11 +33,15 @@ public record Step(
    *
    * @param path relative to the project's root
    * @param before the fingerprint of what it was; empty where the step created it
-   * @param after the fingerprint of what the step made of it
+   * @param after the fingerprint of what the step made of it; empty where the step deleted it
    */
   public record Entry(String path, String before, String after) {
     public boolean created() {
       return before.isEmpty();
+    }
+
+    public boolean deleted() {
+      return after.isEmpty();
     }
   }
 

@@ -8,10 +8,12 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
+import paredown.text.SourceText;
 
 /** The targets are the files of a change, as they are on the disk just before it is written. */
 final class Targets {
@@ -32,29 +34,36 @@ final class Targets {
    */
   void requireUntouched(Change change) throws IOException {
     for (ChangedFile file : change.files()) {
-      Path target = inside.file(file.path());
-      boolean exists = Files.exists(target, LinkOption.NOFOLLOW_LINKS);
-      byte[] now = exists ? Files.readAllBytes(target) : new byte[0];
-      if (exists == file.isNew() || !Arrays.equals(now, planned(file))) {
-        throw new JournalProblem(
-            file.path() + " was changed by somebody else since this change was worked out.",
-            "Look at the preview again, then apply.",
-            List.of(file.path()));
+      if (file.isNew() || file.movedFrom().isPresent()) {
+        requireUntouched(file.path(), Optional.empty());
       }
-      if (target.getFileName().toString().getBytes().length > LONGEST_NAME) {
-        throw new JournalProblem(
-            "The name of " + file.path() + " is too long for a file.",
-            "Choose a shorter one with --name.",
-            List.of(file.path()));
+      if (!file.isNew()) {
+        requireUntouched(file.before().orElseThrow().path(), file.before());
       }
-      requireWritable(exists ? target : present(target.getParent()), file.path());
     }
   }
 
-  private static byte[] planned(ChangedFile file) throws CharacterCodingException {
-    return file.isNew()
-        ? new byte[0]
-        : file.before().orElseThrow().encode(file.before().orElseThrow().text());
+  private void requireUntouched(String path, Optional<SourceText> planned) throws IOException {
+    Path target = inside.file(path);
+    boolean exists = Files.exists(target, LinkOption.NOFOLLOW_LINKS);
+    byte[] now = exists ? Files.readAllBytes(target) : new byte[0];
+    if (exists != planned.isPresent() || !Arrays.equals(now, bytes(planned))) {
+      throw new JournalProblem(
+          path + " was changed by somebody else since this change was worked out.",
+          "Look at the preview again, then apply.",
+          List.of(path));
+    }
+    if (target.getFileName().toString().getBytes().length > LONGEST_NAME) {
+      throw new JournalProblem(
+          "The name of " + path + " is too long for a file.",
+          "Choose a shorter one with --name.",
+          List.of(path));
+    }
+    requireWritable(exists ? target : present(target.getParent()), path);
+  }
+
+  private static byte[] bytes(Optional<SourceText> planned) throws CharacterCodingException {
+    return planned.isEmpty() ? new byte[0] : planned.get().encode(planned.get().text());
   }
 
   /** The innermost folder of a path that is there. */

@@ -24,6 +24,7 @@ public final class OtherFiles {
 
   private static final Set<String> DATA =
       Set.of("xml", "properties", "yml", "yaml", "json", "html", "xhtml", "tld", "conf", "toml");
+  private static final Path SERVICES = Path.of("META-INF", "services");
   private static final long LARGEST = 1 << 20;
 
   private record Text(String path, String text, boolean code) {}
@@ -37,11 +38,22 @@ public final class OtherFiles {
             (file, size) -> {
               String ending = file.getFileName().toString().replaceAll(".*\\.", "");
               boolean code = CODE.contains(ending);
-              if ((code || DATA.contains(ending)) && size <= LARGEST && Files.isReadable(file)) {
+              boolean service = file.getParent().endsWith(SERVICES);
+              boolean read = code || service || DATA.contains(ending) || isModule(file);
+              if (service) {
+                // It is named after what its classes do.
+                String name = file.getFileName().toString();
+                files.add(new Text(project.relative(file), name, false));
+              }
+              if (read && size <= LARGEST && Files.isReadable(file)) {
                 files.add(new Text(project.relative(file), text(file), code));
               }
             });
     files.sort(Comparator.comparing(Text::path));
+  }
+
+  private static boolean isModule(Path file) {
+    return file.endsWith("module-info.java");
   }
 
   private static String text(Path file) {

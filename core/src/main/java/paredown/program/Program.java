@@ -49,6 +49,7 @@ public final class Program {
   private final Types types;
   private final Map<String, Unit> units;
   private final List<CompileError> errors;
+  private final Aliases aliases;
   private Symbols symbols;
   private Uses uses;
 
@@ -60,6 +61,7 @@ public final class Program {
     this.types = task.getTypes();
     this.units = units;
     this.errors = errors;
+    this.aliases = Aliases.NONE;
   }
 
   /** Attributes files of a project as they stand on the disk. */
@@ -149,10 +151,21 @@ public final class Program {
     Program program = attribute(sources, left, more, seen);
     List<CompileError> errors = new ArrayList<>(unread);
     errors.addAll(program.errors);
-    return new Program(program, none ? Map.of() : program.units, errors);
+    return new Program(program, none ? Map.of() : program.units, errors, program.aliases);
   }
 
-  private Program(Program same, Map<String, Unit> units, List<CompileError> errors) {
+  /**
+   * The same program with types under other names in keys.
+   *
+   * @param names binary names, and the binary name that is to stand for each
+   */
+  public Program calling(Map<String, String> names) {
+    return names.isEmpty() ? this : new Program(this, units, errors, new Aliases(names));
+  }
+
+  private Program(
+      Program same, Map<String, Unit> units, List<CompileError> errors, Aliases aliases) {
+    this.aliases = aliases;
     this.sources = same.sources;
     this.trees = same.trees;
     this.elements = same.elements;
@@ -330,7 +343,7 @@ public final class Program {
   /** Names the symbols of this program. */
   public synchronized Symbols symbols() {
     if (symbols == null) {
-      symbols = new Symbols(elements, types);
+      symbols = new Symbols(elements, types, aliases);
       units
           .values()
           .forEach(unit -> new DeclarationPlaces(trees, symbols, unit).scan(unit.tree(), null));

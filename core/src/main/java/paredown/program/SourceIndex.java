@@ -31,19 +31,21 @@ public final class SourceIndex {
     sort();
   }
 
-  private SourceIndex(SourceIndex before, Collection<SourceText> changed) {
+  private SourceIndex(SourceIndex before, Collection<SourceText> changed, Set<String> gone) {
     wordsByFile.putAll(before.wordsByFile);
     packages.putAll(before.packages);
     extendedInBodies.putAll(before.extendedInBodies);
+    List.of(wordsByFile, packages, extendedInBodies).forEach(map -> map.keySet().removeAll(gone));
     Set<String> paths = changed.stream().map(SourceText::path).collect(Collectors.toSet());
+    paths.addAll(gone);
     before.types.stream().filter(type -> !paths.contains(type.file())).forEach(types::add);
     changed.forEach(text -> add(read(text)));
     sort();
   }
 
-  /** The index once some files have other texts or are new. */
-  SourceIndex after(Collection<SourceText> changed) {
-    return new SourceIndex(this, changed);
+  /** The index once some files have other texts, are new, or are gone. */
+  SourceIndex after(Collection<SourceText> changed, Set<String> gone) {
+    return new SourceIndex(this, changed, gone);
   }
 
   private void sort() {

@@ -30,12 +30,14 @@ public final class Sources {
   private final Set<String> garbled = ConcurrentHashMap.newKeySet();
   private final List<String> passedOver;
   private final Sources before;
+  private final Set<String> gone;
   private OtherFiles others;
   private SourceIndex index;
 
   public Sources(Project project) {
     this.project = project;
     this.before = null;
+    this.gone = Set.of();
     SourceFiles found = SourceFiles.of(project);
     passedOver = found.passedOver();
     for (SourceFile file : found.files()) {
@@ -44,12 +46,15 @@ public final class Sources {
     }
   }
 
-  private Sources(Sources before, Collection<SourceText> written) {
+  private Sources(Sources before, Collection<SourceText> written, Set<String> gone) {
     this.project = before.project;
     this.before = before;
     this.passedOver = before.passedOver;
+    this.gone = Set.copyOf(gone);
     files.putAll(before.files);
+    files.keySet().removeAll(gone);
     before.packages.forEach((name, paths) -> packages.put(name, new ArrayList<>(paths)));
+    packages.values().forEach(paths -> paths.removeAll(gone));
     for (SourceText text : written) {
       texts.put(text.path(), text);
       if (!files.containsKey(text.path())) {
@@ -61,13 +66,14 @@ public final class Sources {
   }
 
   /**
-   * The same sources with some texts changed and some files more, in memory. What did not change is
-   * shared, so that it is read once.
+   * The same sources with some texts changed, some files more and some less, in memory. What did
+   * not change is shared, so that it is read once.
    *
    * @param written the texts under their paths; a new one is below a source root of the project
+   * @param gone the paths that hold no file any more
    */
-  public Sources after(Collection<SourceText> written) {
-    return new Sources(this, written);
+  public Sources after(Collection<SourceText> written, Set<String> gone) {
+    return new Sources(this, written, gone);
   }
 
   /** A file that is not there yet, of the module whose source root it is below. */
@@ -142,7 +148,7 @@ public final class Sources {
       index =
           before == null
               ? new SourceIndex(this)
-              : before.index().after(List.copyOf(texts.values()));
+              : before.index().after(List.copyOf(texts.values()), gone);
     }
     return index;
   }

@@ -3,6 +3,7 @@ package paredown.program;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -10,6 +11,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.Elements;
 import javax.lang.model.util.Types;
 
@@ -18,14 +20,28 @@ import javax.lang.model.util.Types;
  * erased descriptor, and what is declared inside a body by its place, {@code @{file:offset}}.
  */
 public final class Symbols {
+  private static final Pattern CAPTURE = Pattern.compile("capture#\\d+ of ");
+
   private final Elements elements;
   private final Types types;
+  private final Aliases aliases;
   private final Map<Element, String> places = new IdentityHashMap<>();
   private final Map<Element, String> keys = new IdentityHashMap<>();
 
-  Symbols(Elements elements, Types types) {
+  /**
+   * Names of symbols.
+   *
+   * @param aliases what a type is called here, and what it is to be called in keys
+   */
+  Symbols(Elements elements, Types types, Aliases aliases) {
     this.elements = elements;
     this.types = types;
+    this.aliases = aliases;
+  }
+
+  /** The text of a type, as types are compared between two runs of the compiler. */
+  public String text(TypeMirror type) {
+    return aliases.in(CAPTURE.matcher(type.toString()).replaceAll("capture of "));
   }
 
   /** The text that stands for a place inside a key. */
@@ -125,14 +141,14 @@ public final class Symbols {
       return place;
     }
     if (type.getEnclosingElement() instanceof TypeElement outer) {
-      return binary(outer) + "$" + type.getSimpleName();
+      return aliases.in(binary(outer) + "$" + type.getSimpleName());
     }
-    return elements.getBinaryName(type).toString();
+    return aliases.in(elements.getBinaryName(type).toString());
   }
 
   List<String> erasedParameters(ExecutableElement method) {
     return method.getParameters().stream()
-        .map(parameter -> types.erasure(parameter.asType()).toString())
+        .map(parameter -> aliases.in(types.erasure(parameter.asType()).toString()))
         .collect(Collectors.toList());
   }
 

@@ -20,7 +20,6 @@ import com.sun.source.util.SourcePositions;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.TreeSet;
-import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -34,8 +33,6 @@ import javax.lang.model.util.ElementFilter;
 
 /** Records every use in the units of a program: what each name is bound to. */
 final class UseRecorder extends TreePathScanner<Void, Void> {
-  private static final Pattern CAPTURE = Pattern.compile("capture#\\d+ of ");
-
   private final Program program;
   private final DocTrees trees;
   private final SourcePositions positions;
@@ -79,11 +76,11 @@ final class UseRecorder extends TreePathScanner<Void, Void> {
     return typeText(trees.getTypeMirror(getCurrentPath()));
   }
 
-  private static String typeText(TypeMirror type) {
+  private String typeText(TypeMirror type) {
     if (type == null || type.getKind() == TypeKind.NONE) {
       return "";
     }
-    return CAPTURE.matcher(type.toString()).replaceAll("capture of ");
+    return symbols.text(type);
   }
 
   @Override

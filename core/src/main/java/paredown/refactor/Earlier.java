@@ -48,7 +48,7 @@ public record Earlier(List<Change> changes) {
 
   private static String origin(Run run, int offset, Change change) {
     return change
-        .file(run.origin())
+        .fileBefore(run.origin())
         .flatMap(ChangedFile::before)
         .map(before -> before.place(run.originOf(offset)))
         .orElse(run.origin());

@@ -105,7 +105,7 @@ class CrashTest {
     for (ChangedFile file : change.files()) {
       Files.createDirectories(root.resolve("src"));
       if (file.before().isPresent()) {
-        Path path = root.resolve(file.path());
+        Path path = root.resolve(file.before().get().path());
         Files.createDirectories(path.getParent());
         Files.writeString(path, file.before().get().text());
       }

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,6 +34,7 @@ class JournalTest {
     Files.createDirectories(root.resolve("src"));
     Files.writeString(root.resolve("src/Sailing.java"), "class Sailing { }\n");
     Files.writeString(root.resolve("src/Berth.java"), "class Berth { }\r\n");
+    Files.writeString(root.resolve("src/Quay.java"), "class Quay { }\n");
     journal = new Journal(root, new RealDisk());
   }
 
@@ -51,14 +53,15 @@ class JournalTest {
         List.of());
   }
 
-  /** Two files are edited and one is created. */
+  /** Two files are edited, one is created, and one gets another name. */
   static Change change() {
     return new Change(
         "A change.",
         List.of(
             edit("src/Sailing.java", "class Sailing { }\n", "class Sailing { int taken; }\n"),
             edit("src/Berth.java", "class Berth { }\r\n", "class Berth { int depth; }\r\n"),
-            edit("src/Passage.java", null, "class Passage { }\n")),
+            edit("src/Passage.java", null, "class Passage { }\n"),
+            edit("src/Quay.java", "class Quay { }\n", "class Pier { }\n").at("src/Pier.java")),
         Map.of(),
         Map.of(),
         Set.of(),
@@ -100,12 +103,31 @@ class JournalTest {
     Map<String, String> before = contents(root);
     Step step = journal.verify(journal.write(change(), "pare extract class"));
     assertEquals("class Berth { int depth; }\r\n", contents(root).get("src/Berth.java"));
-    assertEquals(3, contents(root).size());
+    assertEquals(
+        Set.of("src/Berth.java", "src/Passage.java", "src/Pier.java", "src/Sailing.java"),
+        contents(root).keySet());
     assertEquals(Optional.of(step), journal.last());
     journal.undo(step);
     assertEquals(before, contents(root));
     assertEquals(StepState.UNDONE, journal.steps().get(0).state());
     assertEquals(Optional.empty(), journal.last());
+  }
+
+  @Test
+  void givesAFileBackWithItsRightsAndRefusesWhereItsOldPlaceIsTaken() throws IOException {
+    Path old = root.resolve("src/Quay.java");
+    Set<PosixFilePermission> rights = PosixFilePermissions.fromString("rwxr-x---");
+    Files.setPosixFilePermissions(old, rights);
+    Step step = journal.verify(journal.write(change(), "pare rename"));
+    assertFalse(Files.exists(old));
+    assertEquals(rights, Files.getPosixFilePermissions(root.resolve("src/Pier.java")));
+    Files.writeString(old, "class Mine { }\n");
+    JournalProblem taken = assertThrows(JournalProblem.class, () -> journal.undo(step));
+    assertEquals(List.of("src/Quay.java"), taken.places());
+    Files.delete(old);
+    journal.undo(step);
+    assertEquals("class Quay { }\n", Files.readString(old));
+    assertEquals(rights, Files.getPosixFilePermissions(old));
   }
 
   @Test

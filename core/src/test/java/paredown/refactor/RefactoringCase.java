@@ -21,6 +21,7 @@ import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.rename.Rename;
+import paredown.refactor.operation.rename.RenameType;
 import paredown.refactor.plan.Judged;
 
 /**
@@ -114,6 +115,9 @@ record RefactoringCase(
     }
     if (operation.get(0).equals("rename")) {
       String[] named = operation.get(1).split("#");
+      if (named.length == 1) {
+        return new RenameType(named[0], option("--name"), accepted());
+      }
       return new Rename(
           named[0],
           named[1],

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 
 /** Draws an operation and a site for a random program. */
 interface Draw {
@@ -14,7 +15,8 @@ interface Draw {
           Map.of(
               "move-method", Draw::moveMethod,
               "extract-class", Draw::extractClass,
-              "rename", Draw::rename));
+              "rename", Draw::rename,
+              "rename-type", Draw::renameType));
 
   /** A command as it is typed. */
   String command(RandomProgram program, Random random);
@@ -47,6 +49,24 @@ interface Draw {
         new ArrayList<>(List.of("other", "t", "x", "a", "b", "target", "toString"));
     program.methods().forEach(method -> names.add(method.replaceAll("\\(.*", "")));
     return "rename Owner#%s --name %s".formatted(one(members, random), one(names, random));
+  }
+
+  /** A type of the program, to a name that is free, or taken by a type, a member or a library. */
+  private static String renameType(RandomProgram program, Random random) {
+    List<String> types = new ArrayList<>();
+    program.files().values().forEach(text -> types.addAll(declared(text)));
+    List<String> names = new ArrayList<>(List.of("Fresh", "String", "Object", "List", "T", "a"));
+    names.addAll(types);
+    return "rename %s --name %s".formatted(one(types, random), one(names, random));
+  }
+
+  private static List<String> declared(String text) {
+    return Pattern.compile("\\b(?:class|interface|enum|record) ([A-Z]\\w*)")
+        .matcher(text)
+        .results()
+        .map(found -> found.group(1))
+        .filter(type -> !type.equals("Main"))
+        .toList();
   }
 
   private static String extractClass(RandomProgram program, Random random) {

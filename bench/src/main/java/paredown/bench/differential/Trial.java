@@ -87,6 +87,7 @@ public record Trial(Outcome outcome, String before, String after, String detail)
           Outcome.GATE, before, "", judged.verdict().errors() + " " + judged.verdict().breaks());
     }
     Map<String, String> changed = new LinkedHashMap<>(program.files());
+    judged.change().gone().forEach(path -> changed.remove(path.substring("src/".length())));
     judged
         .change()
         .files()

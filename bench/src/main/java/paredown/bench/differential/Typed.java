@@ -10,6 +10,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.rename.Rename;
+import paredown.refactor.operation.rename.RenameType;
 
 /** A typed command as the operation that it asks for. */
 final class Typed {
@@ -54,6 +55,9 @@ final class Typed {
     }
     if (words.get(0).equals("rename")) {
       String[] named = words.get(1).split("#");
+      if (named.length == 1) {
+        return new RenameType(named[0], option("--name").orElseThrow(), accepted);
+      }
       return new Rename(
           named[0],
           named[1],

@@ -50,7 +50,10 @@ final class Composite {
     try {
       Judged judged = Judged.alone(step, sources, sources.index());
       steps.add(judged);
-      sources = sources.after(judged.change().files().stream().map(ChangedFile::after).toList());
+      sources =
+          sources.after(
+              judged.change().files().stream().map(ChangedFile::after).toList(),
+              judged.change().gone());
     } catch (Refused refused) {
       Earlier earlier = new Earlier(steps.stream().map(Judged::change).toList());
       throw refused.at(refused.places().stream().map(earlier::place).toList());
@@ -63,7 +66,7 @@ final class Composite {
     Program first = steps.get(0).program();
     for (Judged step : steps) {
       affected.addAll(step.change().affected());
-      step.change().files().forEach(file -> files.merge(file.path(), file, Composite::joined));
+      step.change().files().forEach(file -> join(files, file));
     }
     files.values().removeIf(Composite::isAsBefore);
     Change change =
@@ -72,13 +75,17 @@ final class Composite {
     return new Judged(whole, change, verdict(affected.size()), first);
   }
 
-  private static ChangedFile joined(ChangedFile one, ChangedFile next) {
-    return ChangedFile.judged(one.path(), one.before(), next.after());
+  /** Takes a file to what the steps before have made of it. */
+  private static void join(Map<String, ChangedFile> files, ChangedFile next) {
+    ChangedFile one = next.isNew() ? null : files.remove(next.movedFrom().orElse(next.path()));
+    ChangedFile joined =
+        one == null ? next : ChangedFile.judged(next.path(), one.before(), next.after());
+    files.put(next.path(), joined);
   }
 
   private static boolean isAsBefore(ChangedFile file) {
     Optional<String> before = file.before().map(SourceText::text);
-    return before.equals(Optional.of(file.after().text()));
+    return file.movedFrom().isEmpty() && before.equals(Optional.of(file.after().text()));
   }
 
   private Verdict verdict(int files) {

@@ -2,6 +2,7 @@ package paredown.refactor.use;
 
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
@@ -35,7 +36,8 @@ public final class OnlookersFromOutside {
   public static void assume(OwnerClass type, List<String> members) {
     Program program = type.program();
     SourceIndex index = program.sources().index();
-    Set<String> enumerating = index.filesWith(ENUMERATING);
+    Set<String> enumerating = new TreeSet<>(index.filesWith(ENUMERATING));
+    enumerating.removeIf(file -> !asksClasses(program.sources().text(file).text()));
     if (!enumerating.isEmpty()) {
       type.assumptions()
           .add(
@@ -50,6 +52,11 @@ public final class OnlookersFromOutside {
               "no stored object depends on the default serialVersionUID of " + type.simpleName(),
               type.trees().place(type.tree()));
     }
+  }
+
+  /** Other things than classes have fields and methods to go through. */
+  private static boolean asksClasses(String text) {
+    return text.contains("Class") || text.contains(".class") || text.contains("reflection");
   }
 
   /** Whether a class is serializable, with a version that the compiler makes of its members. */

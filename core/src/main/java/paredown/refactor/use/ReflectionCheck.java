@@ -1,10 +1,13 @@
 package paredown.refactor.use;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import paredown.program.Unit;
+import paredown.program.Use;
+import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.AnnotationStrings;
@@ -35,6 +38,7 @@ public final class ReflectionCheck {
           "objectFieldOffset",
           "setInternalState",
           "getInternalState");
+  private static final String ASKED_OF_CLASS = "method java.lang.Class#";
   private static final Set<String> SHAPES =
       Set.of(
           "reflectionEquals",
@@ -78,7 +82,7 @@ public final class ReflectionCheck {
   private void requireUnseen() {
     SourceText own = owner.source();
     for (Token token : own.tokens()) {
-      if (token.isIdentifier() && SHAPES.contains(word(own, token))) {
+      if (token.isIdentifier() && SHAPES.contains(word(own, token)) && isOfOthers(token)) {
         throw Refused.advising(
             RefusalKind.REFLECTED,
             "The fields of %s cannot be changed: %s looks at all of an object's fields by reflection."
@@ -88,6 +92,14 @@ public final class ReflectionCheck {
       }
     }
     requireUnspelt();
+  }
+
+  /** Whether a word is not a member that the project has itself under that name. */
+  private boolean isOfOthers(Token token) {
+    boolean ofClass = word(owner.source(), token).matches("get(?:Declared)?Fields");
+    Optional<Use> use =
+        owner.program().uses().at(owner.source().path(), token.start(), UseKind.NAME);
+    return !ofClass || use.filter(each -> each.key().startsWith(ASKED_OF_CLASS)).isPresent();
   }
 
   private void requireUnspelt() {

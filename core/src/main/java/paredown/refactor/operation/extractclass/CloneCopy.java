@@ -3,6 +3,7 @@ package paredown.refactor.operation.extractclass;
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
@@ -21,6 +22,8 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import paredown.edit.Carried;
+import paredown.edit.Indent;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
@@ -33,9 +36,11 @@ import paredown.refactor.use.OwnerClass;
  * Where a class's own {@code clone} method has its copy in hand: right there the copy can be given
  * a new object of its own, before anything else is done with it.
  *
- * @param variable the local variable that holds the copy
+ * @param statement the one that has the copy: it declares a variable with it, sets one to it, or
+ *     returns it
  */
-record CloneCopy(OwnerClass owner, TreePath variable) {
+record CloneCopy(OwnerClass owner, TreePath statement) {
+  private static final String COPY = "copy";
 
   /**
    * The place in a class; empty where it has no {@code clone} method that begins so, or where those
@@ -44,15 +49,22 @@ record CloneCopy(OwnerClass owner, TreePath variable) {
   static Optional<CloneCopy> of(OwnerClass owner) {
     Program program = owner.program();
     List<TreePath> calls = callsOfSuper(program, owner.path());
-    Optional<TreePath> copy = calls.size() == 1 ? copy(program, calls.get(0)) : Optional.empty();
-    return copy.filter(
-            at ->
-                program.trees().getElement(at) instanceof VariableElement local
-                    && program.types().isSameType(local.asType(), owner.element().asType())
-                    && isSetOnce(program, at))
-        .filter(at -> isCloneOf(program, at, owner.element()))
+    Optional<TreePath> copy = calls.size() == 1 ? statement(calls.get(0)) : Optional.empty();
+    return copy.filter(at -> isCloneOf(program, at, owner.element()))
         .filter(at -> isQuietAbove(program, calls.get(0)))
-        .map(at -> new CloneCopy(owner, at));
+        .map(at -> new CloneCopy(owner, at))
+        .filter(CloneCopy::isInHand);
+  }
+
+  /** Whether the copy is in a variable of its class that is nothing else, or can be. */
+  private boolean isInHand() {
+    Program program = owner.program();
+    Optional<Element> variable = variable(program, statement);
+    return variable.isEmpty()
+        ? isFree(COPY)
+        : variable.get() instanceof VariableElement local
+            && program.types().isSameType(local.asType(), owner.element().asType())
+            && isSetOnce(local);
   }
 
   /** The calls of {@code super.clone()} by the object that some code belongs to. */
@@ -86,12 +98,34 @@ record CloneCopy(OwnerClass owner, TreePath variable) {
     return at.getLeaf();
   }
 
-  /** The local variable that is declared with the value of a call. */
-  private static Optional<TreePath> copy(Program program, TreePath call) {
+  /** The statement of a block that declares, sets or returns the value of a call as it is. */
+  private static Optional<TreePath> statement(TreePath call) {
     TreePath at = above(call);
-    boolean local =
-        at.getLeaf() instanceof VariableTree && at.getParentPath().getLeaf() instanceof BlockTree;
-    return local ? Optional.of(at) : Optional.empty();
+    if (at.getLeaf() instanceof AssignmentTree set
+        && set.getVariable() instanceof IdentifierTree
+        && at.getParentPath().getLeaf() instanceof ExpressionStatementTree) {
+      at = at.getParentPath();
+    }
+    boolean known =
+        at.getLeaf() instanceof VariableTree
+            || at.getLeaf() instanceof ReturnTree
+            || at.getLeaf() instanceof ExpressionStatementTree
+                && at.getParentPath().getLeaf() instanceof BlockTree;
+    return known && at.getParentPath().getLeaf() instanceof BlockTree
+        ? Optional.of(at)
+        : Optional.empty();
+  }
+
+  /** The variable that has the copy behind a statement; empty where it is returned. */
+  private static Optional<Element> variable(Program program, TreePath statement) {
+    if (statement.getLeaf() instanceof ExpressionStatementTree expression
+        && expression.getExpression() instanceof AssignmentTree set) {
+      TreePath assignment = new TreePath(statement, set);
+      return Optional.of(program.trees().getElement(new TreePath(assignment, set.getVariable())));
+    }
+    return statement.getLeaf() instanceof VariableTree
+        ? Optional.of(program.trees().getElement(statement))
+        : Optional.empty();
   }
 
   private static TreePath above(TreePath value) {
@@ -103,31 +137,66 @@ record CloneCopy(OwnerClass owner, TreePath variable) {
   }
 
   private static boolean isCloneOf(Program program, TreePath local, TypeElement type) {
-    TreePath at = local;
-    while (!(at.getLeaf() instanceof MethodTree)) {
-      if (at.getLeaf() instanceof ClassTree) {
-        return false;
-      }
-      at = at.getParentPath();
-    }
-    return program.trees().getElement(at) instanceof ExecutableElement method
+    return program.trees().getElement(method(local)) instanceof ExecutableElement method
         && method.getSimpleName().contentEquals("clone")
         && method.getParameters().isEmpty()
         && method.getEnclosingElement().equals(type);
   }
 
-  private static boolean isSetOnce(Program program, TreePath local) {
-    Element copy = program.trees().getElement(local);
-    boolean[] once = {true};
+  /** The innermost method, or class, around a place. */
+  private static TreePath method(TreePath code) {
+    TreePath at = code;
+    while (!(at.getLeaf() instanceof MethodTree) && !(at.getLeaf() instanceof ClassTree)) {
+      at = at.getParentPath();
+    }
+    return at;
+  }
+
+  /** Whether a variable is a local one that is set once, or declared as null and then set once. */
+  private boolean isSetOnce(Element copy) {
+    Program program = owner.program();
+    boolean[] once = {Symbols.isLocal(copy)};
     new TreePathScanner<Void, Void>() {
       @Override
       public Void visitAssignment(AssignmentTree tree, Void unused) {
         TreePath to = new TreePath(getCurrentPath(), tree.getVariable());
-        once[0] &= !copy.equals(program.trees().getElement(to));
+        once[0] &=
+            !copy.equals(program.trees().getElement(to))
+                || getCurrentPath().getParentPath().getLeaf() == statement.getLeaf();
         return super.visitAssignment(tree, null);
       }
-    }.scan(local.getParentPath(), null);
+
+      @Override
+      public Void visitVariable(VariableTree tree, Void unused) {
+        boolean empty =
+            tree.getInitializer() == null
+                || tree.getInitializer().getKind() == Tree.Kind.NULL_LITERAL;
+        once[0] &=
+            !copy.equals(program.trees().getElement(getCurrentPath()))
+                || tree == statement.getLeaf()
+                || empty;
+        return super.visitVariable(tree, null);
+      }
+    }.scan(method(statement), null);
     return once[0];
+  }
+
+  private boolean isFree(String name) {
+    boolean[] free = {true};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitVariable(VariableTree tree, Void unused) {
+        free[0] &= !tree.getName().contentEquals(name);
+        return super.visitVariable(tree, null);
+      }
+
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        free[0] &= !tree.getName().contentEquals(name);
+        return super.visitIdentifier(tree, null);
+      }
+    }.scan(method(statement), null);
+    return free[0];
   }
 
   /** Whether what a call of {@code super.clone()} runs does no more than setting fields. */
@@ -146,14 +215,17 @@ record CloneCopy(OwnerClass owner, TreePath variable) {
     }
     List<TreePath> calls = callsOfSuper(program, declaration);
     return calls.size() == 1
-        && (above(calls.get(0)).getLeaf() instanceof ReturnTree
-            || copy(program, calls.get(0)).filter(copy -> isOnlySet(program, copy)).isPresent())
+        && statement(calls.get(0)).filter(copy -> isOnlySet(program, copy)).isPresent()
         && isQuietAbove(program, calls.get(0));
   }
 
   /** Whether a copy's fields are all that is used of it, before it is returned. */
-  private static boolean isOnlySet(Program program, TreePath local) {
-    Element copy = program.trees().getElement(local);
+  private static boolean isOnlySet(Program program, TreePath statement) {
+    Optional<Element> variable = variable(program, statement);
+    if (variable.isEmpty()) {
+      return true;
+    }
+    Element copy = variable.get();
     boolean[] only = {true};
     new TreePathScanner<Void, Void>() {
       @Override
@@ -163,26 +235,49 @@ record CloneCopy(OwnerClass owner, TreePath variable) {
           boolean field =
               above.getLeaf() instanceof MemberSelectTree
                   && program.trees().getElement(above).getKind().isField();
-          only[0] &= field || above.getLeaf() instanceof ReturnTree;
+          boolean set =
+              above.getLeaf() instanceof AssignmentTree
+                  && above.getParentPath().getLeaf() == statement.getLeaf();
+          only[0] &= field || set || above.getLeaf() instanceof ReturnTree;
         }
         return super.visitIdentifier(tree, null);
       }
-    }.scan(local.getParentPath(), null);
+    }.scan(method(statement), null);
     return only[0];
   }
 
   /** Gives the copy an object of its own, in the line behind. */
   Replacement given(Holder holder) {
-    Tree tree = variable.getLeaf();
-    String copy = ((VariableTree) tree).getName().toString();
-    int end = owner.trees().end(tree);
-    Written.Text text = Written.text(owner.source().lineEnd());
-    text.text(owner.source().indentAt(owner.trees().start(tree)));
+    int start = owner.trees().start(statement.getLeaf());
+    int end = owner.trees().end(statement.getLeaf());
+    String line = owner.source().lineEnd() + owner.source().indentAt(start);
+    Optional<Element> variable = variable(owner.program(), statement);
+    if (variable.isPresent()) {
+      String copy = variable.get().getSimpleName().toString();
+      return Replacement.of(end, end, own(holder, copy, Written.text(line)).done());
+    }
+    Tree value = ((ReturnTree) statement.getLeaf()).getExpression();
+    String type = owner.simpleName();
+    String key = Symbols.typeKey(owner.binaryName());
+    Written.Text before = Written.text("").name(type, key).text(" " + COPY + " = ");
+    if (!(value instanceof TypeCastTree)) {
+      before.text("(").name(type, key).text(") ");
+    }
+    Written.Text behind = own(holder, COPY, Written.text(";" + line));
+    behind.text(line + "return ").local(COPY).text(";");
+    int from = owner.trees().start(value);
+    int to = owner.trees().end(value);
+    Carried carried = new Carried(owner.trees().path(), from, to, List.of(), Indent.SAME, null);
+    return new Replacement(start, end, List.of(before.done(), carried, behind.done()), List.of())
+        .proving("a variable has the copy before it is returned");
+  }
+
+  private static Written.Text own(Holder holder, String copy, Written.Text text) {
     for (String word : List.of(" = ", ".")) {
       text.local(copy).text(".").name(holder.name(), holder.key()).text(word);
     }
     String clone = Symbols.methodKey(holder.type().binaryName(), "clone", List.of());
-    return Replacement.of(end, end, text.name("clone", clone).text("();").done());
+    return text.name("clone", clone).text("();");
   }
 
   /** The method that makes the copy, in the new class. */

@@ -234,7 +234,9 @@ final class OwnerEdits {
       }
       requireNoComments(each, end);
       if (each == last) {
-        own.add(new Replacement(start, end, making(build, each, own), dropped(each)));
+        Replacement made = new Replacement(start, end, making(build, each, own), dropped(each));
+        own.add(
+            arePlain(build) ? made.proving("names and literals can be read in any order") : made);
       } else {
         int[] whole = owner.trees().withLine(each.statement());
         own.add(new Replacement(whole[0], whole[1], List.of(), dropped(each)));
@@ -300,7 +302,7 @@ final class OwnerEdits {
       text.here(UseKind.RECEIVER, Symbols.typeKey(holder.ownerType()));
     }
     text.name(holder.name(), holder.key()).text(" = ");
-    members.creation(text, build.assignments().stream().allMatch(OwnerEdits::isPlain)).text("(");
+    members.creation(text, arePlain(build)).text("(");
     pieces.add(text.done());
     Map<OwnerClass.Field, Construction.Assigned> byField =
         build.assignments().stream()
@@ -337,6 +339,10 @@ final class OwnerEdits {
         own.stream().filter(edit -> edit.start() >= start && edit.end() <= end).toList();
     own.removeAll(inside);
     return new Carried(owner.trees().path(), start, end, inside, Indent.SAME, null);
+  }
+
+  private static boolean arePlain(Construction.Build build) {
+    return build.assignments().stream().allMatch(OwnerEdits::isPlain);
   }
 
   private static boolean isPlain(Construction.Assigned assigned) {

@@ -125,16 +125,9 @@ public record Rename(
     return key.substring(0, name) + this.name + key.substring(name + old().length());
   }
 
-  /** The new name is in the way of another, or another of it. */
   @Override
   public void explain(Verdict verdict) {
-    String what = verdict.errors().isEmpty() ? verdict.breaks().get(0) : verdict.errors().get(0);
-    String place = what.split("[ ]", 2)[0].replaceAll(":$", "");
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "The name %s means something else in a place that the change touches.".formatted(name),
-        "Choose another with --name.",
-        place);
+    throw Clash.of(name, verdict);
   }
 
   @Override

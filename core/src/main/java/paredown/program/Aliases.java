@@ -1,0 +1,41 @@
+package paredown.program;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Aliases are names of types that stand for others in keys, so that a renamed type is the same. */
+final class Aliases {
+  static final Aliases NONE = new Aliases(Map.of());
+
+  private final Map<Pattern, String> names = new LinkedHashMap<>();
+
+  /**
+   * Aliases of types.
+   *
+   * @param names binary names, and the binary name that stands for each
+   */
+  Aliases(Map<String, String> names) {
+    names.forEach(this::add);
+  }
+
+  private void add(String name, String alias) {
+    names.put(whole(name), alias);
+    names.put(whole(name.replace('$', '.')), alias.replace('$', '.'));
+  }
+
+  private static Pattern whole(String name) {
+    return Pattern.compile("(?<![\\w.$])" + Pattern.quote(name) + "(?!\\w)");
+  }
+
+  /** A text of names, with the aliases in it. */
+  String in(String text) {
+    String aliased = text;
+    for (Map.Entry<Pattern, String> each : names.entrySet()) {
+      aliased =
+          each.getKey().matcher(aliased).replaceAll(Matcher.quoteReplacement(each.getValue()));
+    }
+    return aliased;
+  }
+}

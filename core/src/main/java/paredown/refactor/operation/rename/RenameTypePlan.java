@@ -1,0 +1,184 @@
+package paredown.refactor.operation.rename;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
+import paredown.edit.Assumption;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.program.DeclaredType;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Unit;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.use.Overruled;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.SourceText;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/** Works out what the rename of a type does to every file, or why it cannot be done. */
+final class RenameTypePlan {
+  /** Words that ask for the names of classes. */
+  private static final List<String> ASKING =
+      List.of("getSimpleName", "getTypeName", "getCanonicalName", "forName", "loadClass");
+
+  /** Many other things than classes have a name. */
+  private static final Pattern NAME_OF_CLASS =
+      Pattern.compile("(?:getClass\\(\\)|\\.class)\\s*\\.\\s*getName\\b");
+
+  private final RenameType arguments;
+  private final DeclaredType header;
+  private final OwnerClass owner;
+  private final Program program;
+  private final SourceIndex index;
+
+  RenameTypePlan(RenameType arguments, DeclaredType header, OwnerClass owner, SourceIndex index) {
+    this.arguments = arguments;
+    this.header = header;
+    this.owner = owner;
+    this.program = owner.program();
+    this.index = index;
+  }
+
+  Change change() {
+    Overruled overruled = new Overruled(arguments.accepted());
+    new RenameTypeChecks(arguments, header, owner, index, overruled).require();
+    String binary = program.symbols().binary(owner.element());
+    String renamed = binary.substring(0, binary.length() - old().length()) + arguments.name();
+    Set<String> affected =
+        program.units().stream().map(Unit::path).collect(Collectors.toCollection(TreeSet::new));
+    List<ChangedFile> files = files();
+    files.forEach(file -> affected.add(file.path()));
+    return new Change(
+        "%s becomes %s.".formatted(owner.writtenName(), arguments.name()),
+        files,
+        Map.of(),
+        Map.of(),
+        Map.of(binary, renamed),
+        affected,
+        new Change.Report(api(), List.of(), List.of(), notes(overruled)).assuming(assumptions()));
+  }
+
+  private String old() {
+    return header.simpleName();
+  }
+
+  private List<ChangedFile> files() {
+    List<ChangedFile> files =
+        new EditedFiles(program).of(new RenameTypeEdits(arguments, owner).collected());
+    return files.stream()
+        .map(file -> isNamedAfter(file.path()) ? file.at(newPath()) : file)
+        .toList();
+  }
+
+  /** Whether a file has its name of the type. */
+  private boolean isNamedAfter(String path) {
+    return path.equals(header.file())
+        && owner.element().getNestingKind() == NestingKind.TOP_LEVEL
+        && path.substring(path.lastIndexOf('/') + 1).equals(old() + ".java");
+  }
+
+  private String newPath() {
+    String path = header.file();
+    return path.substring(0, path.length() - (old() + ".java").length())
+        + arguments.name()
+        + ".java";
+  }
+
+  private List<String> api() {
+    return isSeen(owner.element())
+        ? List.of("%s is %s now".formatted(owner.writtenName(), arguments.name()))
+        : List.of();
+  }
+
+  private static boolean isSeen(Element element) {
+    Set<Modifier> modifiers = element.getModifiers();
+    boolean open = modifiers.contains(Modifier.PUBLIC) || modifiers.contains(Modifier.PROTECTED);
+    return open
+        && (!(element.getEnclosingElement() instanceof TypeElement around) || isSeen(around));
+  }
+
+  /** Text that nobody compiles spells the name, too, and stays. */
+  private List<String> notes(Overruled overruled) {
+    List<String> notes = new ArrayList<>(overruled.notes());
+    Pattern word = Pattern.compile("(?<![\\w$])" + Pattern.quote(old()) + "(?![\\w$])");
+    int found = 0;
+    String first = "";
+    for (Unit unit : program.units()) {
+      SourceText source = unit.source();
+      for (Token token : source.tokens()) {
+        if (!token.kind().isComment() && token.kind() != TokenKind.LITERAL) {
+          continue;
+        }
+        Matcher matcher = word.matcher(source.slice(token.start(), token.end()));
+        while (matcher.find()) {
+          int at = token.start() + matcher.start();
+          if (program.uses().within(unit.path(), at, at + 1).isEmpty()) {
+            first = found++ == 0 ? source.place(at) : first;
+          }
+        }
+      }
+    }
+    if (found > 0) {
+      notes.add(
+          "%s the word %s, and %s as %s: %s%s"
+              .formatted(
+                  found == 1 ? "A comment or string holds" : found + " comments or strings hold",
+                  old(),
+                  found == 1 ? "stays" : "stay",
+                  found == 1 ? "it is" : "they are",
+                  first,
+                  found == 1 ? "." : " first."));
+    }
+    return notes;
+  }
+
+  private List<Assumption> assumptions() {
+    Set<String> asking = new TreeSet<>(index.filesWith(ASKING));
+    index.filesWith(List.of("getName")).stream()
+        .filter(file -> NAME_OF_CLASS.matcher(program.sources().text(file).text()).find())
+        .forEach(asking::add);
+    if (!asking.isEmpty() || showsName(owner.element())) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.NAME,
+              "nothing that matters shows or looks for the name of %s while the program runs"
+                  .formatted(owner.simpleName()),
+              asking.isEmpty() ? owner.trees().place(owner.tree()) : asking.iterator().next());
+    }
+    return owner.assumptions().all();
+  }
+
+  /** Whether the text that an object makes of itself holds the name of its class. */
+  private boolean showsName(TypeElement type) {
+    if (type.getKind().isInterface() || type.getKind() == ElementKind.ENUM) {
+      return false;
+    }
+    for (TypeElement each = type;
+        program.declares(each);
+        each = (TypeElement) program.types().asElement(each.getSuperclass())) {
+      boolean own =
+          ElementFilter.methodsIn(each.getEnclosedElements()).stream()
+              .filter(method -> method.getParameters().isEmpty())
+              .filter(method -> program.trees().getPath(method) != null)
+              .anyMatch(method -> method.getSimpleName().contentEquals("toString"));
+      if (own) {
+        return owner.source().text().contains("super.toString");
+      }
+    }
+    return true;
+  }
+}
