@@ -9,15 +9,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import paredown.UnusableRequest;
 import paredown.project.Nearest;
 import paredown.project.SourceFile;
 import paredown.text.SourceText;
 import paredown.text.Token;
+import paredown.text.TokenKind;
 
 /** The source index tells, from tokens alone, which files declare a type or hold a word. */
 public final class SourceIndex {
+  private static final Pattern REFERENCE =
+      Pattern.compile(
+          "@(?:link|linkplain|see|throws|exception|value)\\s+([\\w.$]*(?:#\\w+)?(?:\\([^)}]*\\))?)");
+  private static final Pattern NO_WORD = Pattern.compile("[^\\w$]+");
+
   private final Map<String, Set<String>> wordsByFile = new HashMap<>();
   private final Map<String, String> packages = new HashMap<>();
   private final List<DeclaredType> types = new ArrayList<>();
@@ -64,6 +72,8 @@ public final class SourceIndex {
     for (Token token : source.tokens()) {
       if (token.isIdentifier()) {
         words.add(source.slice(token.start(), token.end()));
+      } else if (token.kind() == TokenKind.DOC_COMMENT) {
+        addReferences(source.slice(token.start(), token.end()), words);
       }
     }
     List<DeclaredType> types = TypeHeaders.in(source);
@@ -73,6 +83,17 @@ public final class SourceIndex {
         words,
         types,
         BodyTypes.extendedIn(source, types));
+  }
+
+  /** What a Javadoc comment refers to is named there as it is in code. */
+  private static void addReferences(String comment, Set<String> words) {
+    if (comment.indexOf('@') < 0) {
+      return;
+    }
+    Matcher reference = REFERENCE.matcher(comment);
+    while (reference.find()) {
+      words.addAll(List.of(NO_WORD.split(reference.group(1))));
+    }
   }
 
   private void add(Entry entry) {

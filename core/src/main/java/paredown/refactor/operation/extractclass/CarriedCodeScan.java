@@ -275,6 +275,12 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   }
 
   private void reach(TreePath named, Element element) {
+    var types = owner.program().types();
+    if (!types.isSubtype(
+        types.erasure(owner.element().asType()),
+        types.erasure(element.getEnclosingElement().asType()))) {
+      throw refused(RefusalKind.INNER_OBJECT, named.getLeaf());
+    }
     if (passing.asks()) {
       requireVisible(element, named.getLeaf());
     }

@@ -100,9 +100,11 @@ record NewClass(OwnerClass owner, String name, Place place) {
     return elsewhere() ? owner.element().getQualifiedName().toString() : owner.writtenName();
   }
 
-  /** Its name as a comment of a file of the old package writes it. */
+  /** Its name as a comment of a file writes it, which may lack an import. */
   String writtenIn(String file) {
-    return elsewhere()
+    boolean near =
+        owner.program().sources().index().packageOf(file).equals(owner.trees().packageName());
+    return elsewhere() || !near
         ? qualifiedName()
         : isPlainIn(file) ? name : owner.writtenName() + "." + name;
   }
