@@ -49,7 +49,8 @@ public final class Sweep {
       Map.of(
           "move-method", MoveMethodSites::new,
           "extract-class", ExtractClassSites::new,
-          "rename", RenameSites::new);
+          "rename", RenameSites::new,
+          "order-members", OrderSites::new);
 
   private final Sites sites;
   private final Path library;

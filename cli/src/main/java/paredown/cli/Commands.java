@@ -15,6 +15,7 @@ final class Commands {
           ExtractCommand.class,
           MoveCommand.class,
           RenameCommand.class,
+          OrderCommand.class,
           AcceptCommand.class,
           StepsCommand.class,
           UndoCommand.class,

@@ -17,7 +17,7 @@ abstract class NotYetCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         spec.qualifiedName() + " is not there yet.",
-        "What there is: pare survey, why, mend, extract class, move method, rename, accept, steps, undo, test, demo.");
+        "What there is: pare survey, why, mend, extract class, move method, rename, order members, accept, steps, undo, test, demo.");
   }
 
   @Command(name = "inline", hidden = true, description = "Not there yet.")

@@ -20,6 +20,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
 import paredown.refactor.plan.Judged;
@@ -112,6 +113,9 @@ record RefactoringCase(
               optional("--held-as"),
               optional("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    if (operation.get(0).equals("order")) {
+      return new OrderMembers(operation.get(2));
     }
     if (operation.get(0).equals("rename")) {
       String[] named = operation.get(1).split("#");

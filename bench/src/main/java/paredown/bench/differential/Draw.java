@@ -15,6 +15,7 @@ interface Draw {
           Map.of(
               "move-method", Draw::moveMethod,
               "extract-class", Draw::extractClass,
+              "order-members", (program, random) -> "order members " + one(types(program), random),
               "rename", Draw::rename,
               "rename-type", Draw::renameType));
 
@@ -53,11 +54,16 @@ interface Draw {
 
   /** A type of the program, to a name that is free, or taken by a type, a member or a library. */
   private static String renameType(RandomProgram program, Random random) {
-    List<String> types = new ArrayList<>();
-    program.files().values().forEach(text -> types.addAll(declared(text)));
+    List<String> types = types(program);
     List<String> names = new ArrayList<>(List.of("Fresh", "String", "Object", "List", "T", "a"));
     names.addAll(types);
     return "rename %s --name %s".formatted(one(types, random), one(names, random));
+  }
+
+  private static List<String> types(RandomProgram program) {
+    List<String> types = new ArrayList<>();
+    program.files().values().forEach(text -> types.addAll(declared(text)));
+    return types;
   }
 
   private static List<String> declared(String text) {

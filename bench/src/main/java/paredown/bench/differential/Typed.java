@@ -9,6 +9,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
 
@@ -52,6 +53,9 @@ final class Typed {
               option("--held-as"),
               option("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               option("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    if (words.get(0).equals("order")) {
+      return new OrderMembers(words.get(2));
     }
     if (words.get(0).equals("rename")) {
       String[] named = words.get(1).split("#");

@@ -1,0 +1,115 @@
+package paredown.refactor.operation.order;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import paredown.UnusableRequest;
+import paredown.edit.Carried;
+import paredown.edit.Change;
+import paredown.edit.Indent;
+import paredown.edit.Replacement;
+import paredown.program.DeclaredType;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.plan.Arguments;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.OnlookersFromOutside;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Counted;
+
+/**
+ * Order members puts the methods of a type in the order in which they are read: each above those
+ * that it calls, these in the order of the calls, plain accessors last. All else stays where it is:
+ * fields and initialisers, so that they run in their order, constructors and nested types. Methods
+ * do not pass a comment that stands alone, since it heads what follows.
+ *
+ * @param type the type, in any form that one type of the project answers to
+ */
+public record OrderMembers(String type) implements Refactoring {
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    DeclaredType header = index.type(type);
+    if (!SourceIndex.isEditable(sources.file(header.file()).orElseThrow())) {
+      throw Refused.advising(
+          RefusalKind.GENERATED,
+          header.name() + " is generated or excluded.",
+          "Change what it is made of.",
+          header.file());
+    }
+    Set<String> files = Set.of(header.file());
+    return new Rounds(sources, index)
+        .plan(
+            files,
+            program -> {
+              ReadableFiles.require(program, files);
+              OwnerClass owner = OwnerClass.of(program, header);
+              return new Rounds.Outcome(files, () -> change(program, owner, files));
+            });
+  }
+
+  private Change change(Program program, OwnerClass owner, Set<String> files) {
+    EditList edits = new EditList();
+    List<OwnerClass.Method> order = new ReadingOrder(owner).methods();
+    int moved = 0;
+    for (List<OwnerClass.Method> section : new Sections(owner).all()) {
+      List<OwnerClass.Method> sorted = new ArrayList<>(section);
+      sorted.sort(Comparator.comparingInt(order::indexOf));
+      for (int i = 0; i < section.size(); i++) {
+        if (section.get(i) != sorted.get(i)) {
+          edits.add(owner.trees().path(), put(owner, sorted.get(i), section.get(i)));
+          moved++;
+        }
+      }
+    }
+    if (moved == 0) {
+      throw new UnusableRequest(
+          "The methods of %s are in reading order already.".formatted(owner.writtenName()),
+          "There is nothing to do.");
+    }
+    OnlookersFromOutside.assume(owner, List.of());
+    return new Change(
+        "The methods of %s stand in reading order; %s elsewhere."
+            .formatted(owner.writtenName(), Counted.of(moved, "one is", "are")),
+        new EditedFiles(program).of(edits),
+        Map.of(),
+        Map.of(),
+        files,
+        new Change.Report(List.of(), List.of(), List.of(), List.of())
+            .assuming(owner.assumptions().all()));
+  }
+
+  /** A method in the place of another. */
+  private static Replacement put(
+      OwnerClass owner, OwnerClass.Method method, OwnerClass.Method place) {
+    return Replacement.of(
+        place.range().start(),
+        place.range().end(),
+        new Carried(
+            owner.trees().path(),
+            method.range().start(),
+            method.range().end(),
+            List.of(),
+            Indent.SAME,
+            null));
+  }
+
+  @Override
+  public String command() {
+    return "pare order members " + Arguments.quoted(type);
+  }
+
+  @Override
+  public String says() {
+    return "order the members of " + type.substring(type.lastIndexOf('.') + 1);
+  }
+}
