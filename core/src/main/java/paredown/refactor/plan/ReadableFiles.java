@@ -7,6 +7,7 @@ import paredown.program.CompileError;
 import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
+import paredown.program.Sources;
 import paredown.program.Unit;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -32,6 +33,21 @@ public final class ReadableFiles {
     Set<String> paths = new TreeSet<>();
     program.units().forEach(unit -> paths.add(unit.path()));
     return paths;
+  }
+
+  /**
+   * Requires that a type stands in a file that people write.
+   *
+   * @throws Refused where it does not
+   */
+  public static void requireEditable(Sources sources, DeclaredType type) {
+    if (!SourceIndex.isEditable(sources.file(type.file()).orElseThrow())) {
+      throw Refused.advising(
+          RefusalKind.GENERATED,
+          type.name() + " is generated or excluded.",
+          "Change what it is made of.",
+          type.file());
+    }
   }
 
   /**

@@ -42,8 +42,14 @@ public final class FreshObject {
 
   /** Refuses where it cannot be made, or somebody could tell that it was. */
   public void require() {
-    if (!isPlain() || !canBeMade() || !constructsQuietly()) {
-      throw refused("a new object of it cannot be made by the way", type.tree());
+    if (!isPlain()) {
+      throw refused("only objects of a plain class can be made for it", type.tree());
+    }
+    if (!canBeMade()) {
+      throw refused("no object of it can be made here without arguments", type.tree());
+    }
+    if (!constructsQuietly()) {
+      throw refused("making an object of it runs code that could show", type.tree());
     }
     type.fields().stream()
         .filter(field -> !field.is(Modifier.STATIC) && field.tree().getInitializer() != null)

@@ -15,8 +15,6 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
-import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -39,13 +37,7 @@ public record OrderMembers(String type) implements Refactoring {
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
     DeclaredType header = index.type(type);
-    if (!SourceIndex.isEditable(sources.file(header.file()).orElseThrow())) {
-      throw Refused.advising(
-          RefusalKind.GENERATED,
-          header.name() + " is generated or excluded.",
-          "Change what it is made of.",
-          header.file());
-    }
+    ReadableFiles.requireEditable(sources, header);
     Set<String> files = Set.of(header.file());
     return new Rounds(sources, index)
         .plan(
@@ -78,8 +70,11 @@ public record OrderMembers(String type) implements Refactoring {
     }
     OnlookersFromOutside.assume(owner, List.of());
     return new Change(
-        "The methods of %s stand in reading order; %s elsewhere."
-            .formatted(owner.writtenName(), Counted.of(moved, "one is", "are")),
+        "%s of %s %s another place: callers above what they call, accessors last."
+            .formatted(
+                Counted.of(moved, "method", "methods"),
+                owner.writtenName(),
+                moved == 1 ? "gets" : "get"),
         new EditedFiles(program).of(edits),
         Map.of(),
         Map.of(),

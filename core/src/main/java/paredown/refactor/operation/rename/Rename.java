@@ -12,7 +12,6 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
@@ -92,13 +91,7 @@ public record Rename(
     if (name.equals(old())) {
       throw new UnusableRequest("It is named " + name + " already.", "Give another --name.");
     }
-    if (!SourceIndex.isEditable(sources.file(header.file()).orElseThrow())) {
-      throw Refused.advising(
-          RefusalKind.GENERATED,
-          header.name() + " is generated or excluded.",
-          "Change what it is made of.",
-          header.file());
-    }
+    ReadableFiles.requireEditable(sources, header);
     return new Rounds(sources, index)
         .plan(
             Set.of(header.file()),

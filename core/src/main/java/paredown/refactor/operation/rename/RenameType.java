@@ -10,7 +10,6 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
@@ -39,13 +38,7 @@ public record RenameType(String type, String name, Set<RefusalKind> accepted)
     if (name.equals(header.simpleName())) {
       throw new UnusableRequest("It is named " + name + " already.", "Give another --name.");
     }
-    if (!SourceIndex.isEditable(sources.file(header.file()).orElseThrow())) {
-      throw Refused.advising(
-          RefusalKind.GENERATED,
-          header.name() + " is generated or excluded.",
-          "Change what it is made of.",
-          header.file());
-    }
+    ReadableFiles.requireEditable(sources, header);
     Set<String> affected = new TreeSet<>(index.filesWith(Set.of(header.simpleName(), name)));
     affected.add(header.file());
     return new Rounds(sources, index)
