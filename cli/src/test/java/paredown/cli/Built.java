@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.jar.JarEntry;
 import java.util.jar.JarOutputStream;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The built program as tests start it: from jars, with the archive of classes of the launcher. */
@@ -59,9 +58,13 @@ final class Built {
     try (OutputStream out = Files.newOutputStream(jar);
         JarOutputStream entries = new JarOutputStream(out);
         Stream<Path> files = Files.walk(folder)) {
-      for (Path file : files.filter(Files::isRegularFile).collect(Collectors.toList())) {
-        entries.putNextEntry(new JarEntry(folder.relativize(file).toString().replace('\\', '/')));
-        Files.copy(file, entries);
+      for (Path file : files.skip(1).toList()) {
+        boolean holds = Files.isDirectory(file);
+        String name = folder.relativize(file).toString().replace('\\', '/');
+        entries.putNextEntry(new JarEntry(name + (holds ? "/" : "")));
+        if (!holds) {
+          Files.copy(file, entries);
+        }
         entries.closeEntry();
       }
     }

@@ -26,7 +26,7 @@ final class Aliases {
   }
 
   private static Pattern whole(String name) {
-    return Pattern.compile("(?<![\\w.$])" + Pattern.quote(name) + "(?!\\w)");
+    return Pattern.compile("(?<![\\w.$#])" + Pattern.quote(name) + "(?!\\w)");
   }
 
   /** A text of names, with the aliases in it. */

@@ -39,7 +39,8 @@ public final class OtherFiles {
               String ending = file.getFileName().toString().replaceAll(".*\\.", "");
               boolean code = CODE.contains(ending);
               boolean service = file.getParent().endsWith(SERVICES);
-              boolean read = code || service || DATA.contains(ending) || isModule(file);
+              boolean listed = project.relative(file).contains("META-INF/");
+              boolean read = code || listed || DATA.contains(ending) || isModule(file);
               if (service) {
                 // It is named after what its classes do.
                 String name = file.getFileName().toString();
