@@ -29,7 +29,8 @@ final class Complaints implements IExecutionExceptionHandler {
     if (is(OutOfMemoryError.class, e)) {
       throw new OutOfMemoryError();
     }
-    return complain(is(StackOverflowError.class, e) ? tooDeep(e) : e, line);
+    boolean told = e instanceof ProjectUnreadable;
+    return complain(!told && is(StackOverflowError.class, e) ? tooDeep(e) : e, line);
   }
 
   private static ProjectUnreadable tooDeep(Exception e) {

@@ -84,6 +84,10 @@ final class DemoCommand extends PareCommand {
   }
 
   private static void layOut(Path folder) throws IOException {
+    if (Files.exists(folder) && !Files.isDirectory(folder)) {
+      throw new UnusableRequest(
+          folder.getFileName() + " is a file, and not a folder.", "Name another: pare demo DIR.");
+    }
     if (Files.exists(folder)) {
       try (Stream<Path> entries = Files.list(folder)) {
         if (entries.findAny().isPresent()) {

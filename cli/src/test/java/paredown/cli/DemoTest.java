@@ -29,6 +29,14 @@ class DemoTest {
   }
 
   @Test
+  void laysNothingOutInThePlaceOfAFile() throws IOException {
+    write("ferry", "mine");
+    Ran ran = Ran.pare(folder, "demo", "ferry").exits(2);
+    assertTrue(ran.err().contains("ferry is a file, and not a folder."), ran.err());
+    assertEquals("mine", Files.readString(folder.resolve("ferry")));
+  }
+
+  @Test
   void saysWhatIsWrongWithABrokenBuild() throws IOException {
     write("pom.xml", "<project><modelVersion>4.0.0</modelVersion><oops>\n");
     write("src/main/java/A.java", "class A { }\n");

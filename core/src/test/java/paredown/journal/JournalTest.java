@@ -131,6 +131,22 @@ class JournalTest {
   }
 
   @Test
+  void writesNothingWhereANameIsTooLongForAFile() throws IOException {
+    Map<String, String> before = contents(root);
+    Change change =
+        new Change(
+            "A change.",
+            List.of(edit("src/" + "A".repeat(260) + ".java", null, "class A { }\n")),
+            Map.of(),
+            Map.of(),
+            Set.of(),
+            new Change.Report(List.of(), List.of(), List.of(), List.of()));
+    JournalProblem tooLong = assertThrows(JournalProblem.class, () -> journal.write(change, "p"));
+    assertTrue(tooLong.getMessage().endsWith(" is too long for a file."), tooLong.getMessage());
+    assertEquals(before, contents(root));
+  }
+
+  @Test
   void makesTheFoldersOfNewFilesAndLeavesThoseThatAreInUseMeanwhile() throws IOException {
     Change change =
         new Change(

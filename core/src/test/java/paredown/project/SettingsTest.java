@@ -53,6 +53,13 @@ class SettingsTest {
   }
 
   @Test
+  void complainsOfWhatIsNestedTooDeeplyAndOfNoPattern() {
+    String deep = "exclude: " + "[".repeat(100_000);
+    assertTrue(complaint(deep).startsWith("pare.yaml is no YAML that pare reads."));
+    assertTrue(complaint("exclude: [\"[a\"]").startsWith("pare.yaml:1: exclude: [a is no pattern"));
+  }
+
+  @Test
   void needsNoFile() {
     assertEquals(Settings.DEFAULT_TEST_TIMEOUT, Settings.read(root).testTimeout());
   }
