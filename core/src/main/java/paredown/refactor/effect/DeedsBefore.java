@@ -7,6 +7,7 @@ import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.TryTree;
 import com.sun.source.tree.TypeCastTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
@@ -46,7 +47,25 @@ public final class DeedsBefore {
         continue;
       }
       return actsBefore(path, trees.start(first.getLeaf()))
-          || givenTo(first).stream().anyMatch(each -> effects.of(each).hasAny(ACTING));
+          || givenTo(first).stream().anyMatch(each -> effects.of(each).hasAny(ACTING))
+          || actsFinally(first, path);
+    }
+    return false;
+  }
+
+  /** Whether something is done at last, in a statement, where asking an object fails. */
+  private boolean actsFinally(TreePath object, TreePath statement) {
+    for (TreePath at = object; at.getLeaf() != statement.getLeaf(); at = at.getParentPath()) {
+      boolean last =
+          at.getParentPath().getLeaf() instanceof TryTree attempt
+              && attempt.getFinallyBlock() != null
+              && attempt.getFinallyBlock() != at.getLeaf()
+              && effects
+                  .of(new TreePath(at.getParentPath(), attempt.getFinallyBlock()))
+                  .hasAny(ACTING);
+      if (last) {
+        return true;
+      }
     }
     return false;
   }
