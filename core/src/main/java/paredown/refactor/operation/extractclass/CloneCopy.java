@@ -101,18 +101,15 @@ record CloneCopy(OwnerClass owner, TreePath statement) {
   /** The statement of a block that declares, sets or returns the value of a call as it is. */
   private static Optional<TreePath> statement(TreePath call) {
     TreePath at = above(call);
-    if (at.getLeaf() instanceof AssignmentTree set
-        && set.getVariable() instanceof IdentifierTree
-        && at.getParentPath().getLeaf() instanceof ExpressionStatementTree) {
-      at = at.getParentPath();
-    }
+    boolean set =
+        at.getLeaf() instanceof AssignmentTree assignment
+            && assignment.getVariable() instanceof IdentifierTree
+            && at.getParentPath().getLeaf() instanceof ExpressionStatementTree;
+    TreePath statement = set ? at.getParentPath() : at;
     boolean known =
-        at.getLeaf() instanceof VariableTree
-            || at.getLeaf() instanceof ReturnTree
-            || at.getLeaf() instanceof ExpressionStatementTree
-                && at.getParentPath().getLeaf() instanceof BlockTree;
-    return known && at.getParentPath().getLeaf() instanceof BlockTree
-        ? Optional.of(at)
+        set || at.getLeaf() instanceof VariableTree || at.getLeaf() instanceof ReturnTree;
+    return known && statement.getParentPath().getLeaf() instanceof BlockTree
+        ? Optional.of(statement)
         : Optional.empty();
   }
 
