@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import paredown.program.Sources;
 import paredown.project.Fingerprint;
 import paredown.text.SourceText;
 
@@ -89,6 +90,11 @@ public record Change(
       fingerprint.add(file.after().text());
     }
     return fingerprint.hex(6);
+  }
+
+  /** The sources with this change done, in memory. */
+  public Sources after(Sources before) {
+    return before.after(files.stream().map(ChangedFile::after).toList(), gone());
   }
 
   /** The changed file that has a path afterwards. */

@@ -25,7 +25,12 @@ public record Run(
   }
 
   public boolean comesFrom(String file, int offset) {
-    return origin.equals(file) && originStart <= offset && offset < originStart + length;
+    return origin.equals(file) && originStart <= offset && offset < originEnd();
+  }
+
+  /** Behind what it ended with in the old file. */
+  public int originEnd() {
+    return originStart + length;
   }
 
   public int originOf(int offset) {

@@ -8,7 +8,6 @@ import java.util.stream.Collectors;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.program.Program;
-import paredown.program.Sources;
 import paredown.text.SourceText;
 
 /** The first two gates: a change compiles, and every name in the affected files means the same. */
@@ -30,7 +29,7 @@ public final class Gates {
       texts.put(file.path(), file.after());
     }
     Program after =
-        Program.attribute(sourcesAfter(before.sources(), change), texts).calling(oldNames(change));
+        Program.attribute(change.after(before.sources()), texts).calling(oldNames(change));
     List<String> errors = Compiles.newErrors(before, after, change);
     List<String> dispatch = DispatchKept.breaks(before, after, change);
     List<String> breaks = new ArrayList<>();
@@ -43,10 +42,6 @@ public final class Gates {
       breaks.addAll(TokensKept.breaks(before, after, change));
     }
     return new Verdict(texts.size(), errors, after.uses().count(), breaks, types, dispatch);
-  }
-
-  private static Sources sourcesAfter(Sources sources, Change change) {
-    return sources.after(change.files().stream().map(ChangedFile::after).toList(), change.gone());
   }
 
   private static Map<String, String> oldNames(Change change) {

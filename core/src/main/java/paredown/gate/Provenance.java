@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -13,24 +14,26 @@ import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Run;
 import paredown.program.Symbols;
+import paredown.text.SourceText;
 
 /** Provenance maps places and symbols of the old text to those of the new, and back. */
 final class Provenance {
   private static final Pattern PLACE = Pattern.compile("@\\{([^}]+):(\\d+)}");
 
   private final Change change;
-  private final Map<String, List<Image>> byOrigin = new HashMap<>();
-
-  /** A run together with the file it is in now. */
-  private record Image(String file, Run run) {}
+  private final Map<String, Images> byOrigin = new HashMap<>();
+  private final Set<String> changed;
 
   Provenance(Change change) {
     this.change = change;
+    this.changed =
+        change.files().stream()
+            .flatMap(file -> file.before().stream())
+            .map(SourceText::path)
+            .collect(Collectors.toSet());
     for (ChangedFile file : change.files()) {
       for (Run run : file.runs()) {
-        byOrigin
-            .computeIfAbsent(run.origin(), origin -> new java.util.ArrayList<>())
-            .add(new Image(file.path(), run));
+        byOrigin.computeIfAbsent(run.origin(), origin -> new Images()).add(file.path(), run);
       }
     }
   }
@@ -95,28 +98,28 @@ final class Provenance {
 
   private String place(String origin, int offset, String file, Run run) {
     // A file that stays as it is goes on having what is only repeated from it.
-    boolean stays = change.file(origin).isEmpty() && change.fileBefore(origin).isEmpty();
-    return images(origin, offset)
+    boolean stays = !changed.contains(origin);
+    return images(origin, offset).stream()
         .filter(image -> !stays || samePiece(image, file, run))
-        .min(Comparator.comparing((Image image) -> distance(image, file, run)))
+        .min(Comparator.comparing((Images.Image image) -> distance(image, file, run)))
         .map(image -> Symbols.place(image.file(), image.run().imageOf(offset)))
         .orElse(stays ? Symbols.place(origin, offset) : "@{gone}");
   }
 
-  private java.util.stream.Stream<Image> images(String origin, int offset) {
-    return byOrigin.getOrDefault(origin, List.of()).stream()
-        .filter(image -> image.run().comesFrom(origin, offset));
+  private List<Images.Image> images(String origin, int offset) {
+    Images images = byOrigin.get(origin);
+    return images == null ? List.of() : images.at(offset);
   }
 
   /** A local variable is the one in the same piece, or else the one that was not merely copied. */
-  private static int distance(Image image, String file, Run run) {
+  private static int distance(Images.Image image, String file, Run run) {
     boolean copied = image.run().kind() == Run.Kind.COPIED;
     return (samePiece(image, file, run) ? 0 : 4)
         + (copied ? 2 : 0)
         + (image.file().equals(file) ? 0 : 1);
   }
 
-  private static boolean samePiece(Image image, String file, Run run) {
+  private static boolean samePiece(Images.Image image, String file, Run run) {
     return run != null && image.file().equals(file) && image.run().piece() == run.piece();
   }
 

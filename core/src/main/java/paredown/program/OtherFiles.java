@@ -15,6 +15,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import paredown.project.Project;
 import paredown.project.WrittenFiles;
+import paredown.text.WholeWord;
 
 /** The files of a project that are not Java and could name its classes all the same. */
 public final class OtherFiles {
@@ -73,13 +74,13 @@ public final class OtherFiles {
    */
   public Optional<String> naming(String type, Collection<String> members) {
     String simple = type.substring(type.lastIndexOf('.') + 1);
-    Pattern whole = word(Pattern.quote(type).replace(".", "\\E[.$/]\\Q"));
-    Pattern ending = word(Pattern.quote(simple));
+    Pattern whole = WholeWord.matching(Pattern.quote(type).replace(".", "\\E[.$/]\\Q"));
+    Pattern ending = WholeWord.of(simple);
     for (Text file : files) {
       boolean named = (file.code() ? ending : whole).matcher(file.text()).find();
       if (named) {
         for (String member : members) {
-          Matcher found = word(Pattern.quote(member)).matcher(file.text());
+          Matcher found = WholeWord.of(member).matcher(file.text());
           if (found.find()) {
             long line =
                 file.text().substring(0, found.start()).chars().filter(c -> c == '\n').count();
@@ -89,9 +90,5 @@ public final class OtherFiles {
       }
     }
     return Optional.empty();
-  }
-
-  private static Pattern word(String quoted) {
-    return Pattern.compile("(?<![\\w$])" + quoted + "(?![\\w$])");
   }
 }

@@ -48,13 +48,7 @@ public final class NewField {
           "only a plain class can get a field, for a method that is not static",
           place);
     }
-    boolean stored =
-        owner
-            .program()
-            .types()
-            .isAssignable(
-                type.asType(),
-                owner.program().elements().getTypeElement("java.io.Serializable").asType());
+    boolean stored = owner.isA("java.io.Serializable");
     boolean looked = !owner.tree().getModifiers().getAnnotations().isEmpty();
     if (stored || looked) {
       throw Refused.because(

@@ -3,6 +3,7 @@ package paredown.refactor.name;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
 
 /** How far a member is seen, from the least. */
 public enum AccessLevel {
@@ -19,6 +20,13 @@ public enum AccessLevel {
 
   public String word() {
     return word;
+  }
+
+  /** Whether code of other projects can see a declaration: it and all around it is open. */
+  public static boolean isApi(Element element) {
+    Element around = element.getEnclosingElement();
+    return of(element).compareTo(PROTECTED) >= 0
+        && (!(around instanceof TypeElement) || isApi(around));
   }
 
   /** How far a declaration is seen by its modifiers. */

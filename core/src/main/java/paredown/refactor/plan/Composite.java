@@ -50,10 +50,7 @@ final class Composite {
     try {
       Judged judged = Judged.alone(step, sources, sources.index());
       steps.add(judged);
-      sources =
-          sources.after(
-              judged.change().files().stream().map(ChangedFile::after).toList(),
-              judged.change().gone());
+      sources = judged.change().after(sources);
     } catch (Refused refused) {
       Earlier earlier = new Earlier(steps.stream().map(Judged::change).toList());
       throw refused.at(refused.places().stream().map(earlier::place).toList());

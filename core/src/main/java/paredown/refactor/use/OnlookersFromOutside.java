@@ -3,8 +3,8 @@ package paredown.refactor.use;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.edit.Assumption;
@@ -45,7 +45,7 @@ public final class OnlookersFromOutside {
               "nobody goes through the members of %s by reflection".formatted(type.simpleName()),
               enumerating.iterator().next());
     }
-    if (!members.isEmpty() && hasDefaultVersion(program, type.element())) {
+    if (!members.isEmpty() && hasDefaultVersion(type)) {
       type.assumptions()
           .add(
               Assumption.Kind.VERSION,
@@ -60,15 +60,11 @@ public final class OnlookersFromOutside {
   }
 
   /** Whether a class is serializable, with a version that the compiler makes of its members. */
-  private static boolean hasDefaultVersion(Program program, TypeElement type) {
-    TypeElement serializable = program.elements().getTypeElement("java.io.Serializable");
+  private static boolean hasDefaultVersion(OwnerClass type) {
     boolean stored =
-        type.getKind().isClass()
-            && program.types().isAssignable(type.asType(), serializable.asType())
-            && type.getKind() != javax.lang.model.element.ElementKind.ENUM
-            && type.getKind() != javax.lang.model.element.ElementKind.RECORD;
+        type.element().getKind() == ElementKind.CLASS && type.isA("java.io.Serializable");
     return stored
-        && ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
+        && ElementFilter.fieldsIn(type.element().getEnclosedElements()).stream()
             .filter(field -> field.getModifiers().contains(Modifier.STATIC))
             .map(VariableElement::getSimpleName)
             .noneMatch(name -> name.contentEquals("serialVersionUID"));

@@ -230,6 +230,12 @@ public final class OwnerClass {
     return packageName.isEmpty() ? name : name.substring(packageName.length() + 1);
   }
 
+  /** Whether its objects are those of a type of the platform, by its canonical name. */
+  public boolean isA(String type) {
+    var platform = program().elements().getTypeElement(type);
+    return program().types().isAssignable(element.asType(), platform.asType());
+  }
+
   public String binaryName() {
     return trees.program().symbols().binary(element);
   }

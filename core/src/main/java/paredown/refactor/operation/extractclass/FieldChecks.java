@@ -6,7 +6,6 @@ import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Optional;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
 import paredown.program.Below;
 import paredown.program.ModuleDeclaration;
@@ -100,7 +99,7 @@ final class FieldChecks {
   private void requireNoStoredShape() {
     String place = owner.trees().place(owner.tree());
     OwnerClass.Field first = ofObject.get(0);
-    refuseIf(isA("java.io.Serializable"), RefusalKind.SERIALIZED, first, place);
+    refuseIf(owner.isA("java.io.Serializable"), RefusalKind.SERIALIZED, first, place);
     boolean written =
         uses.stream()
             .anyMatch(use -> use.access() == Access.WRITE || use.access() == Access.UPDATE);
@@ -128,14 +127,9 @@ final class FieldChecks {
   private boolean isCloned() {
     TypeMirror cloneable =
         owner.program().elements().getTypeElement("java.lang.Cloneable").asType();
-    return isA("java.lang.Cloneable")
+    return owner.isA("java.lang.Cloneable")
         || Below.of(owner.program(), List.of(owner.element())).stream()
             .anyMatch(type -> owner.program().types().isAssignable(type.asType(), cloneable));
-  }
-
-  private boolean isA(String name) {
-    TypeElement type = owner.program().elements().getTypeElement(name);
-    return owner.program().types().isAssignable(owner.element().asType(), type.asType());
   }
 
   private void requireUnderstood(MemberUse use) {

@@ -2,6 +2,7 @@ package paredown.refactor.operation.order;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -51,11 +52,12 @@ public record OrderMembers(String type) implements Refactoring {
 
   private Change change(Program program, OwnerClass owner, Set<String> files) {
     EditList edits = new EditList();
-    List<OwnerClass.Method> order = new ReadingOrder(owner).methods();
+    Map<OwnerClass.Method, Integer> ranks = new HashMap<>();
+    new ReadingOrder(owner).methods().forEach(method -> ranks.put(method, ranks.size()));
     int moved = 0;
     for (List<OwnerClass.Method> section : new Sections(owner).all()) {
       List<OwnerClass.Method> sorted = new ArrayList<>(section);
-      sorted.sort(Comparator.comparingInt(order::indexOf));
+      sorted.sort(Comparator.comparingInt(ranks::get));
       for (int i = 0; i < section.size(); i++) {
         if (section.get(i) != sorted.get(i)) {
           edits.add(owner.trees().path(), put(owner, sorted.get(i), section.get(i)));

@@ -43,7 +43,9 @@ final class ReadingOrder {
         calls.put(method, List.of());
       }
     }
-    calls.replaceAll((method, none) -> called(method));
+    Map<String, OwnerClass.Method> byKey = new HashMap<>();
+    calls.keySet().forEach(method -> byKey.put(method.key(), method));
+    calls.replaceAll((method, none) -> called(method, byKey));
     // What is visited last stands first, so that all is visited from behind.
     reversed(uncalled()).forEach(this::visit);
     reversed(List.copyOf(calls.keySet())).forEach(this::visit);
@@ -66,9 +68,8 @@ final class ReadingOrder {
   }
 
   /** The other methods that one calls, in the order of the calls. */
-  private List<OwnerClass.Method> called(OwnerClass.Method method) {
-    Map<String, OwnerClass.Method> byKey = new HashMap<>();
-    calls.keySet().forEach(each -> byKey.put(each.key(), each));
+  private List<OwnerClass.Method> called(
+      OwnerClass.Method method, Map<String, OwnerClass.Method> byKey) {
     int start = method.range().declaration();
     int end = method.range().declarationEnd();
     return owner.program().uses().within(owner.trees().path(), start, end).stream()
@@ -80,9 +81,9 @@ final class ReadingOrder {
   }
 
   private List<OwnerClass.Method> uncalled() {
-    List<OwnerClass.Method> uncalled = new ArrayList<>(calls.keySet());
-    calls.values().forEach(uncalled::removeAll);
-    return uncalled;
+    Set<OwnerClass.Method> uncalled = new LinkedHashSet<>(calls.keySet());
+    calls.values().forEach(called -> called.forEach(uncalled::remove));
+    return List.copyOf(uncalled);
   }
 
   /** Whether a method does no more than giving or setting a field. */

@@ -126,11 +126,7 @@ final class RenameChecks {
         element.getKind().isField()
             && !element.getModifiers().contains(Modifier.STATIC)
             && !element.getModifiers().contains(Modifier.TRANSIENT)
-            && program
-                .types()
-                .isAssignable(
-                    owner.element().asType(),
-                    program.elements().getTypeElement("java.io.Serializable").asType());
+            && owner.isA("java.io.Serializable");
     if (stored) {
       refuse(RefusalKind.SERIALIZED, element, trees.place(path.getLeaf()));
     }

@@ -15,16 +15,16 @@ import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import paredown.UnusableRequest;
 import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
-import paredown.program.Unit;
 import paredown.project.Nearest;
+import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.MethodFamily;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
@@ -145,8 +145,7 @@ final class RenamePlan {
     if (!arguments.isLocal()) {
       renamed.values().forEach(key -> became.put(key, arguments.newKey(key)));
     }
-    Set<String> affected =
-        program.units().stream().map(Unit::path).collect(Collectors.toCollection(TreeSet::new));
+    Set<String> affected = ReadableFiles.paths(program);
     return new Change(
         summary(),
         new EditedFiles(program).of(new RenameEdits(owner, arguments, renamed).collected()),
@@ -175,7 +174,7 @@ final class RenamePlan {
 
   private List<String> api() {
     return renamed.keySet().stream()
-        .filter(each -> !Symbols.isLocal(each) && isSeen(each))
+        .filter(each -> !Symbols.isLocal(each) && AccessLevel.isApi(each))
         .map(
             each ->
                 "%s#%s is %s now"
@@ -184,13 +183,6 @@ final class RenamePlan {
                         arguments.old(),
                         arguments.name()))
         .toList();
-  }
-
-  private static boolean isSeen(Element element) {
-    Set<Modifier> modifiers = element.getModifiers();
-    boolean open = modifiers.contains(Modifier.PUBLIC) || modifiers.contains(Modifier.PROTECTED);
-    Element around = element.getEnclosingElement();
-    return open && (!(around instanceof TypeElement) || isSeen(around));
   }
 
   private List<String> notes(Overruled overruled) {

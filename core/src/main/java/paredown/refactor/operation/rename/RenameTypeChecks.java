@@ -8,7 +8,6 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.edit.Assumption;
 import paredown.program.DeclaredType;
@@ -138,25 +137,14 @@ final class RenameTypeChecks {
   }
 
   private void requireNotStored() {
-    TypeElement type = owner.element();
-    boolean stored =
-        program
-            .types()
-            .isAssignable(
-                type.asType(), program.elements().getTypeElement("java.io.Serializable").asType());
-    if (!stored) {
+    if (!owner.isA("java.io.Serializable")) {
       return;
     }
-    boolean thrown =
-        program
-            .types()
-            .isAssignable(
-                type.asType(), program.elements().getTypeElement("java.lang.Throwable").asType());
     boolean meant =
-        type.getEnclosedElements().stream()
+        owner.element().getEnclosedElements().stream()
             .map(Element::getSimpleName)
             .anyMatch(name -> STORED.contains(name.toString()));
-    if (meant && !thrown) {
+    if (meant && !owner.isA("java.lang.Throwable")) {
       refuse(RefusalKind.SERIALIZED, "stored objects hold the name of their class", here());
     } else {
       owner
@@ -170,7 +158,11 @@ final class RenameTypeChecks {
 
   /** A string that spells the whole name is what somebody looks a class up by. */
   private void requireNotLookedFor() {
-    String binary = program.symbols().binary(owner.element());
+    String binary = owner.binaryName();
+    if (binary.indexOf('.') < 0) {
+      // In the unnamed package any word could be the whole name.
+      return;
+    }
     Pattern spelt =
         Pattern.compile(
             "(?<![\\w$.])(?:%s|%s)(?![\\w$])"
@@ -185,18 +177,12 @@ final class RenameTypeChecks {
       for (Token token : source.tokens()) {
         if (token.kind() == TokenKind.LITERAL
             && source.text().charAt(token.start()) == '"'
-            && isQualified(binary)
             && spelt.matcher(source.slice(token.start(), token.end())).find()) {
           refuse(
               RefusalKind.REFLECTED, "a string spells its whole name", source.place(token.start()));
         }
       }
     }
-  }
-
-  /** In the unnamed package any word could be the whole name. */
-  private static boolean isQualified(String binary) {
-    return binary.indexOf('.') >= 0;
   }
 
   private void requireNotNamedElsewhere() {

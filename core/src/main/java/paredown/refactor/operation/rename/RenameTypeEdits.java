@@ -13,10 +13,10 @@ import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
 import paredown.program.UseKind;
-import paredown.refactor.code.UnitTrees;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
+import paredown.text.WholeWord;
 
 /** Says the new name of a type wherever it is meant: its declaration, uses, and Javadoc. */
 final class RenameTypeEdits {
@@ -29,6 +29,7 @@ final class RenameTypeEdits {
   private final String old;
   private final String name;
   private final String key;
+  private final Pattern whole;
 
   /** Where the name stands, by files. */
   private final TreeMap<String, Set<Integer>> places = new TreeMap<>();
@@ -39,6 +40,7 @@ final class RenameTypeEdits {
     this.old = owner.element().getSimpleName().toString();
     this.name = arguments.name();
     this.key = program.symbols().key(owner.element());
+    this.whole = WholeWord.of(old);
   }
 
   EditList collected() {
@@ -78,9 +80,9 @@ final class RenameTypeEdits {
   /** Notes where a Javadoc reference names the type: before a member, or among its parameters. */
   private void reference(Use use, SourceText source) {
     Matcher reference = REFERENCE.matcher(source.text());
-    if (!source.slice(use.offset(), source.length()).isEmpty() && reference.find(use.offset())) {
+    if (reference.find(use.offset())) {
       Matcher word =
-          Pattern.compile("(?<![\\w$])" + Pattern.quote(old) + "(?![\\w$])")
+          whole
               .matcher(source.text())
               .region(use.offset(), reference.end())
               .useTransparentBounds(true);
@@ -101,10 +103,10 @@ final class RenameTypeEdits {
     if (qualifier.isEmpty() && from > use.offset() && source.text().charAt(from - 1) == '#') {
       return use.key().startsWith("constructor " + program.symbols().binary(owner.element()) + "(");
     }
-    String whole = owner.element().getQualifiedName().toString();
+    String canonical = owner.element().getQualifiedName().toString();
     return qualifier.isEmpty()
-        ? isKnown(source.path(), whole)
-        : ("." + whole).endsWith("." + qualifier + old);
+        ? isKnown(source.path(), canonical)
+        : ("." + canonical).endsWith("." + qualifier + old);
   }
 
   private static boolean isQualifier(char sign) {
@@ -112,13 +114,12 @@ final class RenameTypeEdits {
   }
 
   /** Whether no import makes the simple name mean another type in a file. */
-  private boolean isKnown(String file, String whole) {
-    return new UnitTrees(program, program.unit(file).orElseThrow())
-        .unit().tree().getImports().stream()
-            .filter(each -> !each.isStatic())
-            .map(each -> each.getQualifiedIdentifier().toString())
-            .filter(each -> each.endsWith("." + old))
-            .allMatch(whole::equals);
+  private boolean isKnown(String file, String canonical) {
+    return program.unit(file).orElseThrow().tree().getImports().stream()
+        .filter(each -> !each.isStatic())
+        .map(each -> each.getQualifiedIdentifier().toString())
+        .filter(each -> each.endsWith("." + old))
+        .allMatch(canonical::equals);
   }
 
   private Replacement written(String file, int offset) {

@@ -7,10 +7,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
@@ -21,12 +18,15 @@ import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Unit;
+import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 import paredown.text.Token;
 import paredown.text.TokenKind;
+import paredown.text.WholeWord;
 
 /** Works out what the rename of a type does to every file, or why it cannot be done. */
 final class RenameTypePlan {
@@ -57,8 +57,7 @@ final class RenameTypePlan {
     new RenameTypeChecks(arguments, header, owner, index, overruled).require();
     String binary = program.symbols().binary(owner.element());
     String renamed = binary.substring(0, binary.length() - old().length()) + arguments.name();
-    Set<String> affected =
-        program.units().stream().map(Unit::path).collect(Collectors.toCollection(TreeSet::new));
+    Set<String> affected = ReadableFiles.paths(program);
     List<ChangedFile> files = files();
     files.forEach(file -> affected.add(file.path()));
     return new Change(
@@ -98,22 +97,15 @@ final class RenameTypePlan {
   }
 
   private List<String> api() {
-    return isSeen(owner.element())
+    return AccessLevel.isApi(owner.element())
         ? List.of("%s is %s now".formatted(owner.writtenName(), arguments.name()))
         : List.of();
-  }
-
-  private static boolean isSeen(Element element) {
-    Set<Modifier> modifiers = element.getModifiers();
-    boolean open = modifiers.contains(Modifier.PUBLIC) || modifiers.contains(Modifier.PROTECTED);
-    return open
-        && (!(element.getEnclosingElement() instanceof TypeElement around) || isSeen(around));
   }
 
   /** Text that nobody compiles spells the name, too, and stays. */
   private List<String> notes(Overruled overruled) {
     List<String> notes = new ArrayList<>(overruled.notes());
-    Pattern word = Pattern.compile("(?<![\\w$])" + Pattern.quote(old()) + "(?![\\w$])");
+    Pattern word = WholeWord.of(old());
     int found = 0;
     String first = "";
     for (Unit unit : program.units()) {
