@@ -33,11 +33,18 @@ final class Nodes {
     private final int start;
     private final int end;
     private final List<Node> parts = new ArrayList<>();
+    private final Node around;
+    private final int index;
 
-    private Node(TreePath path, int start, int end) {
+    private Node(TreePath path, int start, int end, Node around) {
       this.path = path;
       this.start = start;
       this.end = end;
+      this.around = around;
+      this.index = around == null ? -1 : around.parts.size();
+      if (around != null) {
+        around.parts.add(this);
+      }
     }
 
     TreePath path() {
@@ -55,6 +62,11 @@ final class Nodes {
     /** The statements and expressions that it consists of, in their order. */
     List<Node> parts() {
       return parts;
+    }
+
+    /** Which of the parts of another it is, from 0; -1 where it is none of them. */
+    int indexIn(Node whole) {
+      return around == whole ? index : -1;
     }
 
     Tree.Kind kind() {
@@ -77,7 +89,11 @@ final class Nodes {
 
   private final List<Node> all = new ArrayList<>();
   private final Map<Long, List<Node>> byRange = new HashMap<>();
+
+  /** Where each body begins and ends, and its number. */
   private final List<int[]> bodies = new ArrayList<>();
+
+  private Intervals<int[]> byPlace;
 
   private Nodes() {}
 
@@ -111,13 +127,12 @@ final class Nodes {
 
   /** Which of the bodies an offset is in, the innermost; -1 where it is in none. */
   int bodyAt(int offset) {
+    if (byPlace == null) {
+      byPlace = new Intervals<>(bodies, body -> body[0], body -> body[1]);
+    }
     int found = -1;
-    for (int i = 0; i < bodies.size(); i++) {
-      int[] body = bodies.get(i);
-      boolean inner = found < 0 || bodies.get(found)[0] <= body[0];
-      if (body[0] <= offset && offset < body[1] && inner) {
-        found = i;
-      }
+    for (int[] body : byPlace.at(offset)) {
+      found = found < 0 || bodies.get(found)[0] <= body[0] ? body[2] : found;
     }
     return found;
   }
@@ -160,10 +175,7 @@ final class Nodes {
       }
       body(tree, false);
       Node outer = inside;
-      Node node = new Node(new TreePath(getCurrentPath(), tree), start, end);
-      if (outer != null) {
-        outer.parts().add(node);
-      }
+      Node node = new Node(new TreePath(getCurrentPath(), tree), start, end, outer);
       all.add(node);
       byRange.computeIfAbsent(range(start, end), key -> new ArrayList<>(1)).add(node);
       inside = node;
@@ -182,7 +194,7 @@ final class Nodes {
         int start = (int) positions.getStartPosition(unit, code);
         int end = (int) positions.getEndPosition(unit, code);
         if (start >= 0 && end >= 0) {
-          bodies.add(new int[] {start, end});
+          bodies.add(new int[] {start, end, bodies.size()});
         }
       }
     }

@@ -2,11 +2,9 @@ package paredown.gate;
 
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -21,8 +19,11 @@ final class Provenance {
   private static final Pattern PLACE = Pattern.compile("@\\{([^}]+):(\\d+)}");
 
   private final Change change;
-  private final Map<String, Images> byOrigin = new HashMap<>();
+  private final Function<String, Intervals<Image>> byOrigin;
   private final Set<String> changed;
+
+  /** A run together with the file it is in now. */
+  private record Image(String file, Run run) {}
 
   Provenance(Change change) {
     this.change = change;
@@ -31,11 +32,13 @@ final class Provenance {
             .flatMap(file -> file.before().stream())
             .map(SourceText::path)
             .collect(Collectors.toSet());
-    for (ChangedFile file : change.files()) {
-      for (Run run : file.runs()) {
-        byOrigin.computeIfAbsent(run.origin(), origin -> new Images()).add(file.path(), run);
-      }
-    }
+    this.byOrigin =
+        Intervals.byText(
+            change.files().stream()
+                .flatMap(file -> file.runs().stream().map(run -> new Image(file.path(), run))),
+            image -> image.run().origin(),
+            image -> image.run().originStart(),
+            image -> image.run().originEnd());
   }
 
   /**
@@ -99,27 +102,22 @@ final class Provenance {
   private String place(String origin, int offset, String file, Run run) {
     // A file that stays as it is goes on having what is only repeated from it.
     boolean stays = !changed.contains(origin);
-    return images(origin, offset).stream()
+    return byOrigin.apply(origin).at(offset).stream()
         .filter(image -> !stays || samePiece(image, file, run))
-        .min(Comparator.comparing((Images.Image image) -> distance(image, file, run)))
+        .min(Comparator.comparing((Image image) -> distance(image, file, run)))
         .map(image -> Symbols.place(image.file(), image.run().imageOf(offset)))
         .orElse(stays ? Symbols.place(origin, offset) : "@{gone}");
   }
 
-  private List<Images.Image> images(String origin, int offset) {
-    Images images = byOrigin.get(origin);
-    return images == null ? List.of() : images.at(offset);
-  }
-
   /** A local variable is the one in the same piece, or else the one that was not merely copied. */
-  private static int distance(Images.Image image, String file, Run run) {
+  private static int distance(Image image, String file, Run run) {
     boolean copied = image.run().kind() == Run.Kind.COPIED;
     return (samePiece(image, file, run) ? 0 : 4)
         + (copied ? 2 : 0)
         + (image.file().equals(file) ? 0 : 1);
   }
 
-  private static boolean samePiece(Images.Image image, String file, Run run) {
+  private static boolean samePiece(Image image, String file, Run run) {
     return run != null && image.file().equals(file) && image.run().piece() == run.piece();
   }
 

@@ -93,31 +93,29 @@ final class StructureKept {
 
   private void compare(ChangedFile file, Unit unit) {
     Nodes now = Nodes.of(after, unit);
+    Intervals<Region> regions = new Intervals<>(file.regions(), Region::start, Region::end);
     Map<Nodes.Node, Nodes.Node> was = new HashMap<>();
     for (Nodes.Node node : now.all()) {
-      if (file.regions().stream().anyMatch(region -> isLonger(region, node))) {
+      List<Region> near = regions.touching(node.start(), node.end());
+      if (near.stream().anyMatch(region -> isLonger(region, node))) {
         continue;
       }
-      Optional<Region> cut =
-          file.regions().stream()
-              .filter(region -> region.cuts(node.start(), node.end()))
-              .findFirst();
-      if (cut.isPresent()) {
+      if (near.stream().anyMatch(region -> region.cuts(node.start(), node.end()))) {
         broke(unit, node, "is not the whole of what stood there, or of what was put there");
         continue;
       }
-      find(file, node)
+      find(file, near, node)
           .ifPresentOrElse(
-              origin -> was.put(node, origin.node()),
+              origin -> was.put(node, origin),
               () -> {
-                if (!isWritten(file, node)) {
+                if (!isWritten(file, near, node)) {
                   broke(unit, node, "was put together otherwise before");
                 }
               });
     }
     for (Map.Entry<Nodes.Node, Nodes.Node> entry : was.entrySet()) {
       compareParts(unit, entry.getKey(), entry.getValue(), was);
-      compareTypes(file, unit, entry.getKey(), entry.getValue());
+      compareTypes(regions, unit, entry.getKey(), entry.getValue());
     }
   }
 
@@ -138,16 +136,14 @@ final class StructureKept {
         .isPresent();
   }
 
-  private record Origin(Nodes.Node node, boolean exact) {}
-
   /** An end of a node, in a file of the old text. */
   private record End(String file, int offset, boolean ofRegion) {}
 
   /** What a node was in the old text; empty where it was not there. */
-  private Optional<Origin> find(ChangedFile file, Nodes.Node node) {
-    List<End> starts = starts(file, node.start());
-    List<End> ends = ends(file, node.end());
-    Optional<Origin> loose = Optional.empty();
+  private Optional<Nodes.Node> find(ChangedFile file, List<Region> near, Nodes.Node node) {
+    List<End> starts = starts(file, near, node.start());
+    List<End> ends = ends(file, near, node.end());
+    Optional<Nodes.Node> loose = Optional.empty();
     for (End start : starts) {
       for (End end : ends) {
         if (!start.file().equals(end.file()) || old(start.file()) == null) {
@@ -156,7 +152,7 @@ final class StructureKept {
         Nodes nodes = old(start.file());
         Optional<Nodes.Node> same = nodes.at(start.offset(), end.offset(), node.kind());
         if (same.isPresent()) {
-          return Optional.of(new Origin(same.get(), true));
+          return same;
         }
         boolean replaced = start.ofRegion() || end.ofRegion();
         Optional<Nodes.Node> other =
@@ -164,36 +160,36 @@ final class StructureKept {
                 .filter(each -> each.isExpression() == node.isExpression())
                 .findFirst();
         if (replaced && other.isPresent()) {
-          loose = Optional.of(new Origin(other.get(), false));
+          loose = other;
         }
       }
     }
     return loose;
   }
 
-  private static List<End> starts(ChangedFile file, int at) {
+  private static List<End> starts(ChangedFile file, List<Region> near, int at) {
     List<End> found = new ArrayList<>();
     file.runAt(at).ifPresent(run -> found.add(new End(run.origin(), run.originOf(at), false)));
-    file.regions().stream()
+    near.stream()
         .filter(region -> region.start() == at && region.kind() == Region.Kind.REPLACED)
         .forEach(region -> found.add(new End(region.origin(), region.from(), true)));
     return found;
   }
 
-  private static List<End> ends(ChangedFile file, int at) {
+  private static List<End> ends(ChangedFile file, List<Region> near, int at) {
     List<End> found = new ArrayList<>();
     file.runAt(at - 1)
         .ifPresent(run -> found.add(new End(run.origin(), run.originOf(at - 1) + 1, false)));
-    file.regions().stream()
+    near.stream()
         .filter(region -> region.end() == at && region.kind() == Region.Kind.REPLACED)
         .forEach(region -> found.add(new End(region.origin(), region.to(), true)));
     return found;
   }
 
   /** Whether a node stands within what a change wrote, and not within what that carries. */
-  private static boolean isWritten(ChangedFile file, Nodes.Node node) {
+  private static boolean isWritten(ChangedFile file, List<Region> near, Nodes.Node node) {
     Region innermost = null;
-    for (Region region : file.regions()) {
+    for (Region region : near) {
       boolean closer =
           region.holds(node.start(), node.end())
               && (innermost == null || innermost.holds(region.start(), region.end()));
@@ -215,7 +211,7 @@ final class StructureKept {
     int last = -1;
     for (int i = 0; i < now.parts().size(); i++) {
       Nodes.Node part = was.get(now.parts().get(i));
-      int index = part == null ? -1 : then.parts().indexOf(part);
+      int index = part == null ? -1 : part.indexIn(then);
       if (index < 0) {
         continue;
       }
@@ -230,9 +226,9 @@ final class StructureKept {
     }
   }
 
-  private void compareTypes(ChangedFile file, Unit unit, Nodes.Node now, Nodes.Node then) {
+  private void compareTypes(Intervals<Region> regions, Unit unit, Nodes.Node now, Nodes.Node then) {
     boolean written =
-        file.regions().stream()
+        regions.touching(now.start(), now.end()).stream()
             .anyMatch(region -> region.start() == now.start() && region.end() == now.end());
     boolean call = now.kind() == Tree.Kind.METHOD_INVOCATION;
     if (now.kind() != then.kind() || written && !call) {

@@ -2,9 +2,11 @@ package paredown.gate;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Region;
@@ -46,9 +48,48 @@ final class TokensKept {
   private final Map<String, Nodes> nodes = new HashMap<>();
   private final List<String> breaks = new ArrayList<>();
 
+  /** The replaced ranges of the old text that say why. */
+  private final Function<String, Intervals<Region>> proven;
+
+  /** What stands in the new text in their place. */
+  private final Map<ChangedFile, Intervals<Region>> proofs = new IdentityHashMap<>();
+
+  private final Function<String, Intervals<Copy>> copies;
+
+  /** A repetition, and the file that it is in now. */
+  private record Copy(ChangedFile file, Run run) {}
+
   private TokensKept(Program before, Change change) {
     this.before = before;
     this.change = change;
+    this.proven =
+        Intervals.byText(
+            change.files().stream()
+                .flatMap(file -> file.regions().stream())
+                .filter(TokensKept::saysWhy),
+            Region::origin,
+            Region::from,
+            Region::to);
+    this.copies =
+        Intervals.byText(
+            change.files().stream()
+                .flatMap(file -> file.runs().stream().map(run -> new Copy(file, run)))
+                .filter(copy -> copy.run().kind() == Run.Kind.COPIED),
+            copy -> copy.run().origin(),
+            copy -> copy.run().originStart(),
+            copy -> copy.run().originEnd());
+    for (ChangedFile file : change.files()) {
+      proofs.put(
+          file,
+          new Intervals<>(
+              file.regions().stream().filter(TokensKept::saysWhy).toList(),
+              Region::start,
+              Region::end));
+    }
+  }
+
+  private static boolean saysWhy(Region region) {
+    return region.kind() == Region.Kind.REPLACED && !region.proof().isEmpty();
   }
 
   /** What is lost, doubled, made up or turned round; empty where nothing is. */
@@ -118,36 +159,17 @@ final class TokensKept {
 
   /** Whether a replaced range around an old place says why. */
   private boolean isProven(String origin, int offset) {
-    return change.files().stream()
-        .flatMap(file -> file.regions().stream())
-        .anyMatch(
-            region ->
-                region.origin().equals(origin)
-                    && region.kind() == Region.Kind.REPLACED
-                    && !region.proof().isEmpty()
-                    && region.from() <= offset
-                    && offset < region.to());
+    return !proven.apply(origin).at(offset).isEmpty();
   }
 
   /** Whether every repetition of a token stands in a region that says why. */
   private boolean isCopiedWithProof(SourceText source, Token token) {
-    return change.files().stream()
-        .allMatch(
-            file ->
-                file.runs().stream()
-                    .filter(run -> run.kind() == Run.Kind.COPIED)
-                    .filter(run -> run.comesFrom(source.path(), token.start()))
-                    .allMatch(run -> isWithProof(file, run.imageOf(token.start()))));
+    return copies.apply(source.path()).at(token.start()).stream()
+        .allMatch(copy -> isWithProof(copy.file(), copy.run().imageOf(token.start())));
   }
 
-  private static boolean isWithProof(ChangedFile file, int offset) {
-    return file.regions().stream()
-        .anyMatch(
-            region ->
-                region.kind() == Region.Kind.REPLACED
-                    && !region.proof().isEmpty()
-                    && region.start() <= offset
-                    && offset < region.end());
+  private boolean isWithProof(ChangedFile file, int offset) {
+    return !proofs.get(file).at(offset).isEmpty();
   }
 
   private void written(ChangedFile file, Nodes now, SourceText source) {
@@ -168,12 +190,14 @@ final class TokensKept {
 
   /** What is carried within a region keeps its order, where the region does not say why not. */
   private void order(ChangedFile file) {
+    Intervals<Run> runs =
+        new Intervals<>(file.runs(), Run::start, run -> run.start() + run.length());
     for (Region region : file.regions()) {
       if (region.kind() != Region.Kind.REPLACED || !region.proof().isEmpty()) {
         continue;
       }
       Run last = null;
-      for (Run run : file.runs()) {
+      for (Run run : runs.touching(region.start(), region.end())) {
         boolean within =
             run.start() >= region.start()
                 && run.start() + run.length() <= region.end()

@@ -3,6 +3,7 @@ package paredown.refactor.operation.order;
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -88,14 +89,17 @@ final class ReadingOrder {
 
   /** Whether a method does no more than giving or setting a field. */
   private boolean isAccessor(OwnerClass.Method method) {
-    return method.tree().getBody() != null
-        && (calm.field(method.element()).isPresent() || setsOnly(method));
+    if (method.tree().getBody() == null || method.tree().getBody().getStatements().size() != 1) {
+      return false;
+    }
+    return method.tree().getBody().getStatements().get(0) instanceof ReturnTree
+        ? calm.field(method.element()).isPresent()
+        : setsOnly(method);
   }
 
   private static boolean setsOnly(OwnerClass.Method method) {
     List<? extends StatementTree> statements = method.tree().getBody().getStatements();
     return method.tree().getParameters().size() == 1
-        && statements.size() == 1
         && statements.get(0) instanceof ExpressionStatementTree statement
         && statement.getExpression() instanceof AssignmentTree set
         && set.getExpression() instanceof IdentifierTree value
