@@ -48,6 +48,7 @@ public final class Sweep {
   private static final Map<String, Supplier<Sites>> OPERATIONS =
       Map.of(
           "move-method", MoveMethodSites::new,
+          "move-class", MoveTypeSites::new,
           "extract-class", ExtractClassSites::new,
           "rename", RenameSites::new,
           "order-members", OrderSites::new);

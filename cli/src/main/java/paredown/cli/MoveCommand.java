@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
 import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.movetype.MoveType;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
@@ -11,19 +12,25 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** The moving operations. */
+/** The moving operations: of methods to other types, and of types to other packages. */
 @Command(
     name = "move",
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
-    description = "Takes members to the class that they belong to.",
-    footer = {"", "Example:", "  pare move method 'Sailing#floats(Berth)' --to Berth"},
-    subcommands = {MoveCommand.OfMethod.class, NotYetCommand.Move.class})
+    description = "Takes members to the class, and classes to the package, that they belong to.",
+    footer = {
+      "",
+      "Examples:",
+      "  pare move method 'Sailing#floats(Berth)' --to Berth",
+      "  pare move class Berth --to ferry.port"
+    },
+    subcommands = {MoveCommand.OfMethod.class, MoveCommand.OfClass.class, NotYetCommand.Move.class})
 final class MoveCommand extends PareCommand {
 
   @Override
   int run() {
-    throw new UnusableRequest("Move what?", "Try pare move method --help.");
+    throw new UnusableRequest(
+        "Move what?", "Try pare move method --help or pare move class --help.");
   }
 
   /** Takes a method to another type. */
@@ -117,6 +124,56 @@ final class MoveCommand extends PareCommand {
                   pass == Pass.owner,
                   Optional.ofNullable(name),
                   Accepted.of(accepted, MoveMethod.acceptable()))));
+    }
+
+    @Override
+    String typed(Preview preview) {
+      return preview.command();
+    }
+  }
+
+  /** Takes a type to another package. */
+  @Command(
+      name = "class",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Takes a class, interface, enum, record or annotation with its file to another package of",
+        "the same source folder. Imports, whole names and Javadoc follow; what the two packages",
+        "need of each other becomes public."
+      },
+      footer = {
+        "",
+        "Example:",
+        "  pare move class Berth --to ferry.port",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfClass extends ChangeCommand {
+    @Parameters(paramLabel = "TYPE", description = "The type, as short as one meaning is left.")
+    private String type;
+
+    @Option(
+        names = "--to",
+        paramLabel = "PACKAGE",
+        required = true,
+        description = "The package that gets it; a new one is made.")
+    private String target;
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = {
+          "Refusals to overrule, since you know better: serialized,",
+          "mapped-class, reflected, named-elsewhere."
+        })
+    private List<String> accepted = List.of();
+
+    @Override
+    Preview preview(Session session) {
+      return session.preview(
+          new MoveType(type, target, Accepted.of(accepted, MoveType.acceptable())));
     }
 
     @Override

@@ -17,17 +17,13 @@ abstract class NotYetCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         spec.qualifiedName() + " is not there yet.",
-        "What there is: pare survey, why, mend, extract class, move method, rename, order members, accept, steps, undo, test, demo.");
+        "What there is: pare survey, why, mend, extract class, move method, move class, rename, order members, accept, steps, undo, test, demo.");
   }
 
   @Command(name = "inline", hidden = true, description = "Not there yet.")
   static final class Inline extends NotYetCommand {}
 
-  @Command(
-      name = "class",
-      aliases = {"field"},
-      hidden = true,
-      description = "Not there yet.")
+  @Command(name = "field", hidden = true, description = "Not there yet.")
   static final class Move extends NotYetCommand {}
 
   @Command(

@@ -54,14 +54,20 @@ final class PreviewText {
                   Columns.pad(file.path(), width),
                   diff.added(),
                   diff.removed(),
-                  file.isNew() ? "new" : file.movedFrom().map(PreviewText::was).orElse(""))
+                  file.isNew() ? "new" : was(file))
               .stripTrailing());
       text.append('\n');
     }
   }
 
-  private static String was(String old) {
-    return "was " + old.substring(old.lastIndexOf('/') + 1);
+  /** Where it was, or only its old name where it stays in its folder. */
+  private static String was(ChangedFile file) {
+    String old = file.movedFrom().orElse("");
+    String name = old.substring(old.lastIndexOf('/') + 1);
+    boolean renamed = file.path().startsWith(old.substring(0, old.length() - name.length()));
+    return old.isEmpty()
+        ? ""
+        : "was " + (renamed && !file.path().endsWith("/" + name) ? name : old);
   }
 
   private void report(Change.Report report, StringBuilder text) {

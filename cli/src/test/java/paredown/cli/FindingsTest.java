@@ -248,6 +248,21 @@ class FindingsTest {
   }
 
   @Test
+  void movesAClassToANewPackageAndTakesItBack() throws IOException {
+    Map<String, String> before = ferry.sources();
+    Ran preview = Ran.pare(folder, "move", "class", "Berth", "--to", "ferry.port").exits(0);
+    assertTrue(preview.out().startsWith("Berth goes from ferry to ferry.port."), preview.out());
+    assertTrue(preview.out().contains("was src/ferry/Berth.java"), preview.out());
+    assertTrue(preview.out().contains("Berth#depth: package -> public"), preview.out());
+    Ran.pare(folder, "move", "class", "Berth", "--to", "ferry.port", "--apply").exits(0);
+    assertTrue(ferry.sources().containsKey("src/ferry/port/Berth.java"));
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
+    Ran same = Ran.pare(folder, "move", "class", "Berth", "--to", "ferry").exits(2);
+    assertTrue(same.err().contains("Berth is in ferry already."), same.err());
+  }
+
+  @Test
   void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
     ferry.with(
         "src/ferry/BerthBook.java",

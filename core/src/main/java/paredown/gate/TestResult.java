@@ -1,5 +1,7 @@
 package paredown.gate;
 
+import java.util.Map;
+
 /**
  * A test result is what one test said in one run.
  *
@@ -25,6 +27,18 @@ public record TestResult(String name, Status status, String message, String plac
       end++;
     }
     return name.substring(0, sharp + 1) + method.substring(0, end);
+  }
+
+  /** The same where classes have other names. */
+  TestResult renamed(Map<String, String> classes) {
+    for (Map.Entry<String, String> each : classes.entrySet()) {
+      boolean meant = name.startsWith(each.getKey() + "#") || name.startsWith(each.getKey() + "$");
+      if (meant) {
+        String now = each.getValue() + name.substring(each.getKey().length());
+        return new TestResult(now, status, message, place);
+      }
+    }
+    return this;
   }
 
   public boolean failed() {

@@ -1,6 +1,7 @@
 package paredown.gate;
 
 import java.util.List;
+import java.util.Map;
 
 /** A test run is what all tests said. */
 public record TestRun(List<TestResult> results) {
@@ -17,6 +18,15 @@ public record TestRun(List<TestResult> results) {
 
   public List<TestResult> failures() {
     return results.stream().filter(TestResult::failed).toList();
+  }
+
+  /**
+   * The same run of classes that have other names now.
+   *
+   * @param classes their old binary names, and the new ones
+   */
+  public TestRun renamed(Map<String, String> classes) {
+    return new TestRun(results.stream().map(result -> result.renamed(classes)).toList());
   }
 
   public boolean isEmpty() {

@@ -16,6 +16,8 @@ public enum RefusalKind {
   REFLECTED(Mark.UNSAFE, "a string names it where reflection is used"),
   NAMED_ELSEWHERE(Mark.UNSAFE, "a file that is not Java names it"),
   OTHER_PACKAGE(Mark.NOT_YET, "it is used from another package"),
+  NESTED_TYPE(Mark.NOT_YET, "it stands within another type"),
+  SHARED_FILE(Mark.NOT_YET, "its file is not its own"),
   STATIC_CONTEXT(Mark.NOT_YET, "it is reached in a way that is not understood yet"),
   INITIALISER_NEEDS_OWNER(Mark.NOT_YET, "its initialiser needs its old object"),
   INITIALISATION_ORDER(Mark.UNSAFE, "the order of initialisation would change"),

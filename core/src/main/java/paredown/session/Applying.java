@@ -70,7 +70,8 @@ final class Applying {
       Optional<TestsPass.Outcome> outcome = Optional.empty();
       if (!before.isEmpty()) {
         progress.doing("running all tests (Ctrl-C puts everything back)");
-        outcome = Optional.of(check(tests, before, options, open));
+        TestRun expected = before.renamed(preview.change().renamedTypes());
+        outcome = Optional.of(check(tests, expected, options, open));
       }
       Duration took = Duration.ofNanos(System.nanoTime() - begin);
       if (outcome.isPresent() && !outcome.get().passed()) {

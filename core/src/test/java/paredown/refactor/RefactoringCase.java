@@ -20,6 +20,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.movetype.MoveType;
 import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
@@ -129,6 +130,9 @@ record RefactoringCase(
           option("--name"),
           operation.contains("--accessors"),
           accepted());
+    }
+    if (operation.get(1).equals("class")) {
+      return new MoveType(operation.get(2), option("--to"), accepted());
     }
     String[] member = operation.get(2).split("#");
     return new MoveMethod(

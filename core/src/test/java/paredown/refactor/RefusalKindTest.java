@@ -40,7 +40,7 @@ class RefusalKindTest {
   /** The sentence of the first case that is refused for each reason. */
   private static Map<String, String> examples() throws IOException {
     Map<String, String> examples = new TreeMap<>();
-    for (String operation : List.of("extract-class", "move-method", "rename")) {
+    for (String operation : List.of("extract-class", "move-method", "rename", "move-class")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

@@ -31,6 +31,11 @@ import javax.tools.ToolProvider;
 final class ProgramRun {
   static final String NOT_COMPILED = "does not compile";
   private static final long SECONDS = 5;
+
+  /** What a program gets that ended before its change, on a machine that may be busy. */
+  private static final long PATIENT_SECONDS = 90;
+
+  static final String NOT_ENDED = "does not end";
   private static final ThreadLocal<StandardJavaFileManager> FILES =
       ThreadLocal.withInitial(
           () -> ToolProvider.getSystemJavaCompiler().getStandardFileManager(null, null, null));
@@ -39,8 +44,17 @@ final class ProgramRun {
 
   /** What a program says, or throws at last, or that it does not compile or end. */
   static String said(Map<String, String> files) {
+    return said(files, SECONDS);
+  }
+
+  /** The same of a program that is expected to end. */
+  static String saidInTheEnd(Map<String, String> files) {
+    return said(files, PATIENT_SECONDS);
+  }
+
+  private static String said(Map<String, String> files, long seconds) {
     Map<String, byte[]> classes = compiled(files);
-    return classes == null ? NOT_COMPILED : run(classes);
+    return classes == null ? NOT_COMPILED : run(classes, seconds);
   }
 
   private static Map<String, byte[]> compiled(Map<String, String> files) {
@@ -64,7 +78,7 @@ final class ProgramRun {
     return done ? classes : null;
   }
 
-  private static String run(Map<String, byte[]> classes) {
+  private static String run(Map<String, byte[]> classes, long seconds) {
     ByteArrayOutputStream printed = new ByteArrayOutputStream();
     PrintStream out = System.out;
     ExecutorService thread =
@@ -77,10 +91,10 @@ final class ProgramRun {
     System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
     try {
       Future<String> end = thread.submit(() -> main(classes));
-      String thrown = end.get(SECONDS, TimeUnit.SECONDS);
+      String thrown = end.get(seconds, TimeUnit.SECONDS);
       return printed.toString(StandardCharsets.UTF_8).strip() + thrown;
     } catch (TimeoutException e) {
-      return "does not end";
+      return NOT_ENDED;
     } catch (ExecutionException withoutMain) {
       return NOT_COMPILED;
     } catch (Exception e) {

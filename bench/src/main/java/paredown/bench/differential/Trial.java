@@ -50,7 +50,7 @@ public record Trial(Outcome outcome, String before, String after, String detail)
   /** Tries a program's operation. */
   public static Trial of(SmallProgram program) {
     String before = ProgramRun.said(program.files());
-    if (before.equals(ProgramRun.NOT_COMPILED) || before.equals("does not end")) {
+    if (before.equals(ProgramRun.NOT_COMPILED) || before.equals(ProgramRun.NOT_ENDED)) {
       return new Trial(Outcome.USELESS, before, "", "");
     }
     Path folder = null;
@@ -92,7 +92,7 @@ public record Trial(Outcome outcome, String before, String after, String detail)
         .change()
         .files()
         .forEach(file -> changed.put(file.path().substring("src/".length()), file.after().text()));
-    String after = ProgramRun.said(changed);
+    String after = ProgramRun.saidInTheEnd(changed);
     List<String> assumed =
         judged.change().report().assumptions().stream().map(Assumption::sentence).toList();
     Outcome outcome =

@@ -60,11 +60,11 @@ public final class Words {
    *
    * @throws UnusableRequest where it may not
    */
-  public static void requirePackageName(String name) {
+  public static void requirePackageName(String name, String option) {
     if (!SourceVersion.isName(name)) {
       throw new UnusableRequest(
           "No package can be named " + (name.isEmpty() ? "with nothing" : name) + ".",
-          "Give names with dots between them with --package, ferry.berths for example.");
+          "Give names with dots between them with " + option + ", ferry.berths for example.");
     }
   }
 

@@ -19,22 +19,32 @@ public final class UnusedImports {
   public static List<Replacement> removals(UnitTrees trees, SourceText after) {
     Set<String> before = words(trees.source());
     Set<String> now = words(after);
-    List<MemberRange> ranges = new ArrayList<>();
+    List<ImportTree> freed = new ArrayList<>();
     for (ImportTree tree : trees.unit().tree().getImports()) {
       String name = tree.getQualifiedIdentifier().toString();
       String member = name.substring(name.lastIndexOf('.') + 1);
       if (before.contains(member) && !now.contains(member)) {
-        int start = trees.source().lineStart(trees.start(tree));
-        int end = trees.source().nextLine(trees.end(tree) - 1);
-        ranges.add(new MemberRange(start, trees.start(tree), trees.end(tree), end));
+        freed.add(tree);
       }
+    }
+    return removals(trees, freed, "nothing needs this import now");
+  }
+
+  /** The edits that take imports away, for a reason. */
+  public static List<Replacement> removals(
+      UnitTrees trees, List<ImportTree> imports, String reason) {
+    List<MemberRange> ranges = new ArrayList<>();
+    for (ImportTree tree : imports) {
+      int start = trees.source().lineStart(trees.start(tree));
+      int end = trees.source().nextLine(trees.end(tree) - 1);
+      ranges.add(new MemberRange(start, trees.start(tree), trees.end(tree), end));
     }
     List<Replacement> removals = new ArrayList<>();
     for (int[] range : MemberRange.merged(trees.source(), ranges)) {
       int[] wide = MemberRange.withGap(trees.source(), range);
       List<Replacement.Dropped> dropped =
           trees.program().uses().within(trees.path(), wide[0], wide[1]).stream()
-              .map(use -> new Replacement.Dropped(use.place(), "nothing needs this import now"))
+              .map(use -> new Replacement.Dropped(use.place(), reason))
               .toList();
       removals.add(new Replacement(wide[0], wide[1], List.of(), dropped));
     }

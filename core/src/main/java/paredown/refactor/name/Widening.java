@@ -130,6 +130,8 @@ public final class Widening {
             .map(ExecutableElement.class::cast)
             .filter(other -> other.getKind() == method.getKind() && !other.equals(method))
             .filter(other -> other.getSimpleName().equals(method.getSimpleName()))
+            // What is seen no further than the method is chosen by nobody else.
+            .filter(other -> AccessLevel.of(other).compareTo(AccessLevel.of(method)) > 0)
             .anyMatch(
                 other ->
                     other.isVarArgs()

@@ -228,7 +228,7 @@ public record ExtractClass(
   void requirePossible(DeclaredType header, Sources sources, SourceIndex index) {
     Words.requireClassName(name);
     wishes.heldAs().ifPresent(Words::requireFieldName);
-    wishes.inPackage().ifPresent(Words::requirePackageName);
+    wishes.inPackage().ifPresent(name -> Words.requirePackageName(name, "--package"));
     if (wishes.nested() && wishes.inPackage().isPresent()) {
       throw new UnusableRequest(
           "A class is within another or in a package of its own choice, not both.",

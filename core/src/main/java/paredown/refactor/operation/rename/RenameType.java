@@ -11,6 +11,7 @@ import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Words;
+import paredown.refactor.name.NamedFromOutside;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
@@ -64,11 +65,7 @@ public record RenameType(String type, String name, Set<RefusalKind> accepted)
 
   /** The kinds of refusal that this operation can be told to accept. */
   public static List<RefusalKind> acceptable() {
-    return List.of(
-        RefusalKind.SERIALIZED,
-        RefusalKind.MAPPED_CLASS,
-        RefusalKind.REFLECTED,
-        RefusalKind.NAMED_ELSEWHERE);
+    return NamedFromOutside.acceptable();
   }
 
   @Override

@@ -4,14 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.NestingKind;
-import javax.lang.model.element.TypeElement;
-import javax.lang.model.util.ElementFilter;
-import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.program.DeclaredType;
@@ -19,6 +14,7 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Unit;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.ShownName;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.Overruled;
@@ -30,14 +26,6 @@ import paredown.text.WholeWord;
 
 /** Works out what the rename of a type does to every file, or why it cannot be done. */
 final class RenameTypePlan {
-  /** Words that ask for the names of classes. */
-  private static final List<String> ASKING =
-      List.of("getSimpleName", "getTypeName", "getCanonicalName", "forName", "loadClass");
-
-  /** Many other things than classes have a name. */
-  private static final Pattern NAME_OF_CLASS =
-      Pattern.compile("(?:getClass\\(\\)|\\.class)\\s*\\.\\s*getName\\b");
-
   private final RenameType arguments;
   private final DeclaredType header;
   private final OwnerClass owner;
@@ -67,7 +55,13 @@ final class RenameTypePlan {
         Map.of(),
         Map.of(binary, renamed),
         affected,
-        new Change.Report(api(), List.of(), List.of(), notes(overruled)).assuming(assumptions()));
+        report(overruled));
+  }
+
+  private Change.Report report(Overruled overruled) {
+    new ShownName(owner, index).assume();
+    return new Change.Report(api(), List.of(), List.of(), notes(overruled))
+        .assuming(owner.assumptions().all());
   }
 
   private String old() {
@@ -135,42 +129,5 @@ final class RenameTypePlan {
                   found == 1 ? "." : " first."));
     }
     return notes;
-  }
-
-  private List<Assumption> assumptions() {
-    Set<String> asking = new TreeSet<>(index.filesWith(ASKING));
-    index.filesWith(List.of("getName")).stream()
-        .filter(file -> NAME_OF_CLASS.matcher(program.sources().text(file).text()).find())
-        .forEach(asking::add);
-    if (!asking.isEmpty() || showsName(owner.element())) {
-      owner
-          .assumptions()
-          .add(
-              Assumption.Kind.NAME,
-              "nothing that matters shows or looks for the name of %s while the program runs"
-                  .formatted(owner.simpleName()),
-              asking.isEmpty() ? owner.trees().place(owner.tree()) : asking.iterator().next());
-    }
-    return owner.assumptions().all();
-  }
-
-  /** Whether the text that an object makes of itself holds the name of its class. */
-  private boolean showsName(TypeElement type) {
-    if (type.getKind().isInterface() || type.getKind() == ElementKind.ENUM) {
-      return false;
-    }
-    for (TypeElement each = type;
-        program.declares(each);
-        each = (TypeElement) program.types().asElement(each.getSuperclass())) {
-      boolean own =
-          ElementFilter.methodsIn(each.getEnclosedElements()).stream()
-              .filter(method -> method.getParameters().isEmpty())
-              .filter(method -> program.trees().getPath(method) != null)
-              .anyMatch(method -> method.getSimpleName().contentEquals("toString"));
-      if (own) {
-        return owner.source().text().contains("super.toString");
-      }
-    }
-    return true;
   }
 }

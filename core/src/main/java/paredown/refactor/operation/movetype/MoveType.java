@@ -1,0 +1,109 @@
+package paredown.refactor.operation.movetype;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import paredown.UnusableRequest;
+import paredown.gate.Verdict;
+import paredown.program.DeclaredType;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Words;
+import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.plan.Arguments;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.OwnerClass;
+
+/**
+ * Move type takes a top-level type with its file to another package of the same source folder, and
+ * opens what the two packages need of each other.
+ *
+ * @param type the type, in any form that one type of the project answers to
+ * @param target the package that gets it, which may be a new one
+ * @param accepted the kinds of refusal that are accepted
+ */
+public record MoveType(String type, String target, Set<RefusalKind> accepted)
+    implements Refactoring {
+
+  public MoveType {
+    accepted = Set.copyOf(accepted);
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    Words.requirePackageName(target, "--to");
+    DeclaredType header = index.type(type);
+    String home = index.packageOf(header.file());
+    if (header.depth() > 0) {
+      throw Refused.advising(
+          RefusalKind.NESTED_TYPE,
+          "%s stands within another type.".formatted(header.name()),
+          "Move the type around it.",
+          header.file());
+    }
+    if (home.equals(target)) {
+      throw new UnusableRequest(
+          "%s is in %s already.".formatted(header.simpleName(), target),
+          "Give another package with --to.");
+    }
+    ReadableFiles.requireEditable(sources, header);
+    Set<String> first = new TreeSet<>(index.filesWith(Set.of(header.simpleName())));
+    first.add(header.file());
+    return new Rounds(sources, index)
+        .plan(
+            first,
+            program -> {
+              ReadableFiles.require(program, Set.of(header.file()));
+              OwnerClass owner = OwnerClass.of(program, header);
+              Set<String> affected = new TreeSet<>(first);
+              affected.addAll(Neighbours.of(owner, index));
+              affected.addAll(new EmptiedPackage(header, sources, index).imported());
+              MoveTypePlan plan = new MoveTypePlan(this, header, owner, index);
+              return new Rounds.Outcome(affected, plan::change);
+            });
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    String name = type.substring(type.lastIndexOf('.') + 1);
+    if (!verdict.dispatch().isEmpty()) {
+      throw Refused.advising(
+          RefusalKind.DISPATCH,
+          "%s cannot be moved to %s: %s.".formatted(name, target, verdict.dispatch().get(0)),
+          "",
+          "");
+    }
+    String what = verdict.errors().isEmpty() ? verdict.breaks().get(0) : verdict.errors().get(0);
+    throw Refused.advising(
+        RefusalKind.NAME_TAKEN,
+        "%s cannot be moved to %s: a name means something else there, or cannot be seen: %s"
+            .formatted(name, target, what),
+        "Rename one of the two, or choose another package.",
+        what.split("[ ]", 2)[0].replaceAll(":$", ""));
+  }
+
+  @Override
+  public Set<RefusalKind> accepted() {
+    return accepted;
+  }
+
+  /** The kinds of refusal that this operation can be told to accept. */
+  public static List<RefusalKind> acceptable() {
+    return NamedFromOutside.acceptable();
+  }
+
+  @Override
+  public String command() {
+    return "pare move class %s --to %s%s"
+        .formatted(Arguments.quoted(type), target, Arguments.accepting(accepted));
+  }
+
+  @Override
+  public String says() {
+    return "move %s to %s".formatted(type.substring(type.lastIndexOf('.') + 1), target);
+  }
+}
