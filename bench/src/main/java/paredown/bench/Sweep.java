@@ -50,6 +50,7 @@ public final class Sweep {
           "move-method", MoveMethodSites::new,
           "move-class", MoveTypeSites::new,
           "extract-class", ExtractClassSites::new,
+          "extract-method", ExtractMethodSites::new,
           "rename", RenameSites::new,
           "order-members", OrderSites::new);
 

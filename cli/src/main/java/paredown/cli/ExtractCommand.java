@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
@@ -17,18 +18,24 @@ import picocli.CommandLine.Parameters;
     name = "extract",
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
-    description = "Takes members out into something new.",
+    description = "Takes members out into a class, and code out into a method.",
     footer = {
       "",
-      "Example:",
-      "  pare extract class Sailing --fields departs,arrives --name Passage"
+      "Examples:",
+      "  pare extract class Sailing --fields departs,arrives --name Passage",
+      "  pare extract method Sailing:42-47 --name announce"
     },
-    subcommands = {ExtractCommand.OfClass.class, NotYetCommand.Extract.class})
+    subcommands = {
+      ExtractCommand.OfClass.class,
+      ExtractCommand.OfMethod.class,
+      NotYetCommand.Extract.class
+    })
 final class ExtractCommand extends PareCommand {
 
   @Override
   int run() {
-    throw new UnusableRequest("Extract what?", "Try pare extract class --help.");
+    throw new UnusableRequest(
+        "Extract what?", "Try pare extract class --help or pare extract method --help.");
   }
 
   /** Takes fields and methods of a class into a class of their own. */
@@ -163,6 +170,52 @@ final class ExtractCommand extends PareCommand {
         }
       }
       return found;
+    }
+  }
+
+  /** Takes code out of a method. */
+  @Command(
+      name = "method",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Makes a private method of statements that follow each other, or of one expression, below",
+        "the method that they stand in, and calls it in their place. It takes the values that it",
+        "needs in the order in which it names them, and gives the one that what follows needs."
+      },
+      footer = {
+        "",
+        "Examples:",
+        "  pare extract method Sailing:42-47 --name announce",
+        "  pare extract method src/main/java/ferry/desk/Sailing.java:42:16-42:38 --name isLate",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfMethod extends ChangeCommand {
+    @Parameters(
+        paramLabel = "PLACE",
+        description = {
+          "The code: FILE:FIRST-LAST for whole lines, or",
+          "FILE:LINE:COLUMN-LINE:COLUMN with both ends. A type may stand",
+          "for its file."
+        })
+    private String place;
+
+    @Option(
+        names = "--name",
+        paramLabel = "NAME",
+        required = true,
+        description = "The name of the new method.")
+    private String name;
+
+    @Override
+    Preview preview(Session session) {
+      return session.preview(new ExtractMethod(place, name));
+    }
+
+    @Override
+    String typed(Preview preview) {
+      return preview.command();
     }
   }
 }

@@ -17,7 +17,7 @@ abstract class NotYetCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         spec.qualifiedName() + " is not there yet.",
-        "What there is: pare survey, why, mend, extract class, move method, move class, rename, order members, accept, steps, undo, test, demo.");
+        "What there is: pare survey, why, mend, extract class, extract method, move method, move class, rename, order members, accept, steps, undo, test, demo.");
   }
 
   @Command(name = "inline", hidden = true, description = "Not there yet.")
@@ -27,8 +27,8 @@ abstract class NotYetCommand extends PareCommand {
   static final class Move extends NotYetCommand {}
 
   @Command(
-      name = "method",
-      aliases = {"variable", "constant", "field", "superclass", "parameter-object"},
+      name = "variable",
+      aliases = {"constant", "field", "superclass", "parameter-object"},
       hidden = true,
       description = "Not there yet.")
   static final class Extract extends NotYetCommand {}

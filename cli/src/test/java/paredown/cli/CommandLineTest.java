@@ -31,11 +31,23 @@ class CommandLineTest {
 
   @ParameterizedTest
   @ValueSource(
-      strings = {"", "survey", "why", "mend", "extract", "extract class", "accept", "undo", "demo"})
+      strings = {
+        "",
+        "survey",
+        "why",
+        "mend",
+        "extract",
+        "extract class",
+        "extract method",
+        "move class",
+        "accept",
+        "undo",
+        "demo"
+      })
   void showsAnExampleInEveryHelp(String command) {
     String[] words = (command + " --help").strip().split(" ");
     String help = Ran.pare(folder, words).exits(0).out();
-    assertTrue(help.contains("Example:"), help);
+    assertTrue(help.contains("\nExample"), help);
     assertFalse(help.contains("\033["), "no colours into a pipe");
   }
 
@@ -49,7 +61,8 @@ class CommandLineTest {
   void saysOfPlannedCommandsThatTheyAreNotThereYet() {
     Ran ran = Ran.pare(folder, "inline", "class", "Sailing", "--apply").exits(2);
     assertTrue(ran.err().startsWith("pare inline is not there yet."), ran.err());
-    assertTrue(Ran.pare(folder, "extract", "method", "x").exits(2).err().contains("not there yet"));
+    assertTrue(
+        Ran.pare(folder, "extract", "variable", "x").exits(2).err().contains("not there yet"));
   }
 
   @Test

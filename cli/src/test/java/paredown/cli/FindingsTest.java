@@ -263,6 +263,36 @@ class FindingsTest {
   }
 
   @Test
+  void extractsAMethodAndSaysWhichLinesWouldDo() throws IOException {
+    ferry.with(
+        "src/ferry/Lamp.java",
+        """
+        package ferry;
+
+        class Lamp {
+          int shine(int oil) {
+            int hours = oil * 3;
+            hours -= 1;
+            return hours;
+          }
+        }
+        """);
+    Map<String, String> before = ferry.sources();
+    String[] typed = {"extract", "method", "Lamp:5-6", "--name", "hours"};
+    Ran preview = Ran.pare(folder, typed).exits(0);
+    assertTrue(
+        preview.out().startsWith("What stands in lines 5 to 6 becomes hours(oil) of Lamp."),
+        preview.out());
+    assertTrue(preview.out().contains("+    int hours = hours(oil);"), preview.out());
+    Ran.pare(folder, "extract", "method", "Lamp:5-6", "--name", "hours", "--apply").exits(0);
+    assertTrue(ferry.sources().get("src/ferry/Lamp.java").contains("private int hours(int oil) {"));
+    Ran.pare(folder, "undo").exits(0);
+    assertEquals(before, ferry.sources());
+    Ran cut = Ran.pare(folder, "extract", "method", "Lamp:6-8", "--name", "g").exits(2);
+    assertTrue(cut.err().contains("These would do: src/ferry/Lamp.java:6-7."), cut.err());
+  }
+
+  @Test
   void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
     ferry.with(
         "src/ferry/BerthBook.java",

@@ -24,7 +24,8 @@ class AssumptionKindTest {
   /** The sentence of the first case that rests on each kind. */
   private static Map<String, RefactoringCase> examples() throws IOException {
     Map<String, RefactoringCase> examples = new LinkedHashMap<>();
-    for (String operation : List.of("extract-class", "move-method", "rename", "move-class")) {
+    for (String operation :
+        List.of("extract-class", "move-method", "rename", "move-class", "extract-method")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

@@ -19,6 +19,7 @@ import paredown.Fixture;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.movetype.MoveType;
 import paredown.refactor.operation.order.OrderMembers;
@@ -100,6 +101,9 @@ record RefactoringCase(
 
   /** The operation with its arguments. */
   Refactoring refactoring() {
+    if (operation.get(0).equals("extract") && operation.get(1).equals("method")) {
+      return new ExtractMethod(operation.get(2), option("--name"));
+    }
     if (operation.get(0).equals("extract")) {
       return new ExtractClass(
           operation.get(2),

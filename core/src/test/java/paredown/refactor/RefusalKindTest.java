@@ -40,7 +40,8 @@ class RefusalKindTest {
   /** The sentence of the first case that is refused for each reason. */
   private static Map<String, String> examples() throws IOException {
     Map<String, String> examples = new TreeMap<>();
-    for (String operation : List.of("extract-class", "move-method", "rename", "move-class")) {
+    for (String operation :
+        List.of("extract-class", "move-method", "rename", "move-class", "extract-method")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

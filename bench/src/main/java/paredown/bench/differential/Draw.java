@@ -15,6 +15,7 @@ interface Draw {
           Map.of(
               "move-method", Draw::moveMethod,
               "extract-class", Draw::extractClass,
+              "extract-method", Draw::extractMethod,
               "order-members", (program, random) -> "order members " + one(types(program), random),
               "rename", Draw::rename,
               "rename-type", Draw::renameType));
@@ -96,6 +97,33 @@ interface Draw {
     String pass = one(List.of("", "", " --pass owner", " --pass values"), random);
     String delegate = one(List.of("", " --delegate none", " --delegate keep"), random);
     return "extract class Owner%s --name Part%s%s".formatted(words, pass, delegate);
+  }
+
+  /** Some lines of the body of a method, most of which are whole statements. */
+  private static String extractMethod(RandomProgram program, Random random) {
+    List<String> places = new ArrayList<>();
+    program
+        .files()
+        .forEach(
+            (file, text) -> {
+              if (file.startsWith("Owner") || file.startsWith("Main")) {
+                bodies(file, List.of(text.split("\n", -1)), random, places);
+              }
+            });
+    return "extract method %s --name part".formatted(one(places, random));
+  }
+
+  private static void bodies(String file, List<String> lines, Random random, List<String> places) {
+    for (int i = 0; i < lines.size(); i++) {
+      if (lines.get(i).startsWith("    ") && !lines.get(i).isBlank()) {
+        int last = i;
+        int more = random.nextInt(4);
+        while (more-- > 0 && lines.get(last + 1).startsWith("    ")) {
+          last++;
+        }
+        places.add("src/%s:%d-%d".formatted(file, i + 1, last + 1));
+      }
+    }
   }
 
   private static List<String> some(List<String> of, int count, Random random) {

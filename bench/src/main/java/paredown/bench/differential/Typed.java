@@ -8,6 +8,7 @@ import java.util.Set;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.rename.Rename;
@@ -39,6 +40,9 @@ final class Typed {
     Set<RefusalKind> accepted = EnumSet.noneOf(RefusalKind.class);
     list("--accept")
         .forEach(kind -> accepted.add(RefusalKind.valueOf(kind.toUpperCase().replace('-', '_'))));
+    if (words.get(0).equals("extract") && words.get(1).equals("method")) {
+      return new ExtractMethod(words.get(2), option("--name").orElseThrow());
+    }
     if (words.get(0).equals("extract")) {
       return new ExtractClass(
           words.get(2),

@@ -200,7 +200,10 @@ final class MovedBody {
     TypeElement declaring = (TypeElement) use.member().getEnclosingElement();
     Sight sight = new Sight(scope(), moving.program().elements());
     boolean through =
-        use.scope() != null && !declaring.getKind().isInterface() && sight.hides(declaring);
+        use.scope() != null
+            && !declaring.getKind().isInterface()
+            && sight.hides(declaring)
+            && !sight.hides(use.scope());
     return through ? use.scope() : declaring;
   }
 

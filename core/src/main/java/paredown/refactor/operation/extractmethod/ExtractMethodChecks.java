@@ -1,0 +1,280 @@
+package paredown.refactor.operation.extractmethod;
+
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.BindingPatternTree;
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.CompoundAssignmentTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.UnaryTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.List;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.PackageElement;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Writes;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.use.OwnerClass;
+
+/** What must hold before a part can stand in a method of its own. */
+final class ExtractMethodChecks {
+  private final UnitTrees trees;
+  private final Part part;
+  private final TreePath method;
+  private final OwnerClass owner;
+  private final Locals locals;
+  private final String name;
+
+  ExtractMethodChecks(
+      UnitTrees trees, Part part, TreePath method, OwnerClass owner, Locals locals, String name) {
+    this.trees = trees;
+    this.part = part;
+    this.method = method;
+    this.owner = owner;
+    this.locals = locals;
+    this.name = name;
+  }
+
+  static Refused leaves(UnitTrees trees, Part part) {
+    return Refused.advising(
+        RefusalKind.LEAVES_EARLY,
+        "Some ways through the part return, and others go on behind it.",
+        "Take all up to the end of the method, or only what surely returns.",
+        trees.source().place(part.start()));
+  }
+
+  static Refused several(UnitTrees trees, Part part, List<VariableElement> results) {
+    return Refused.advising(
+        RefusalKind.SEVERAL_RESULTS,
+        "What follows needs %d values of the part: %s."
+            .formatted(
+                results.size(),
+                results.stream()
+                    .map(each -> each.getSimpleName().toString())
+                    .collect(Collectors.joining(", "))),
+        "Take less, or more, so that one value comes out of it.",
+        trees.source().place(part.start()));
+  }
+
+  /**
+   * Requires that a type can be written down where the new method stands.
+   *
+   * @throws Refused where it cannot
+   */
+  static void requireWritable(UnitTrees trees, Part part, TypeMirror type) {
+    boolean ofMethod =
+        TypeNames.variables(type).stream()
+            .anyMatch(each -> each.getGenericElement() instanceof ExecutableElement);
+    boolean writable = type.getKind() == TypeKind.VOID || TypeNames.isWritable(type);
+    if (ofMethod || !writable) {
+      throw alone(
+          trees, part, "a value of it has the type %s, which is known there only".formatted(type));
+    }
+  }
+
+  private static Refused alone(UnitTrees trees, Part part, String why) {
+    return Refused.advising(
+        RefusalKind.NOT_ALONE,
+        "The part cannot stand alone: %s.".formatted(why),
+        "Take more, or less.",
+        trees.source().place(part.start()));
+  }
+
+  private Refused alone(String why) {
+    return alone(trees, part, why);
+  }
+
+  void require() {
+    requireNamedHome();
+    requireFree();
+    requireBody();
+    if (part.isExpression()) {
+      requireValue();
+    }
+    requireNoConstants();
+    for (TreePath path : part.trees()) {
+      new Needs().scan(path, null);
+    }
+    requireNoFinalFields();
+  }
+
+  private void requireNamedHome() {
+    NestingKind nesting = owner.element().getNestingKind();
+    if (nesting == NestingKind.ANONYMOUS || nesting == NestingKind.LOCAL) {
+      throw alone("its class stands within a method, and gets no new one yet");
+    }
+    if (owner.element().getKind() == ElementKind.ANNOTATION_TYPE) {
+      throw alone("an annotation has no methods with bodies");
+    }
+  }
+
+  /** A method of the name, in a class above or around, could be meant by other calls. */
+  private void requireFree() {
+    for (Element at = owner.element();
+        at instanceof TypeElement type;
+        at = at.getEnclosingElement()) {
+      boolean taken =
+          ElementFilter.methodsIn(trees.program().elements().getAllMembers(type)).stream()
+              .anyMatch(each -> each.getSimpleName().contentEquals(name));
+      if (taken) {
+        throw Refused.advising(
+            RefusalKind.NAME_TAKEN,
+            "%s has a method %s already.".formatted(type.getSimpleName(), name),
+            "Choose another with --name.",
+            trees.source().place(part.start()));
+      }
+    }
+  }
+
+  /** The call of another constructor comes first, and what is given to it has no object yet. */
+  private void requireBody() {
+    MethodTree tree = (MethodTree) method.getLeaf();
+    boolean compact =
+        owner.element().getKind() == ElementKind.RECORD
+            && tree.getReturnType() == null
+            && tree.getParameters().stream().allMatch(each -> trees.end(each) < 0);
+    if (tree.getBody() == null || compact && !tree.getParameters().isEmpty()) {
+      throw alone("its constructor takes its parameters without saying so");
+    }
+    if (part.start() < trees.start(tree.getBody())) {
+      throw alone("it is no code of a body");
+    }
+    boolean isStatic = trees.element(method).getModifiers().contains(Modifier.STATIC);
+    for (TreePath at = part.first(); at != method; at = at.getParentPath()) {
+      boolean chain =
+          at.getLeaf() instanceof MethodInvocationTree call
+              && call.getMethodSelect() instanceof IdentifierTree word
+              && (word.getName().contentEquals("this") || word.getName().contentEquals("super"));
+      if (chain && !isStatic) {
+        throw alone("there is no object yet where another constructor is called");
+      }
+    }
+  }
+
+  private void requireValue() {
+    TreePath path = part.first();
+    Tree around = path.getParentPath().getLeaf();
+    Tree tree = path.getLeaf();
+    Element element = trees.element(path);
+    boolean noValue =
+        (element instanceof TypeElement || element instanceof PackageElement)
+                && (tree instanceof IdentifierTree || tree instanceof MemberSelectTree)
+            || around instanceof MethodInvocationTree call && call.getMethodSelect() == tree
+            || around instanceof AssignmentTree set && set.getVariable() == tree
+            || around instanceof CompoundAssignmentTree change && change.getVariable() == tree
+            || around instanceof CaseTree
+            || around instanceof UnaryTree unary && isStep(unary.getKind())
+            || around instanceof ParenthesizedTree && !(tree instanceof ExpressionTree);
+    TypeMirror type = trees.program().trees().getTypeMirror(path);
+    boolean typed =
+        type != null
+            && (type.getKind().isPrimitive()
+                || type.getKind() == TypeKind.DECLARED
+                || type.getKind() == TypeKind.ARRAY
+                || type.getKind() == TypeKind.TYPEVAR);
+    if (noValue || !typed) {
+      throw alone("it is no value by itself");
+    }
+    boolean sets = locals.inputs().stream().anyMatch(locals::isWritten);
+    if (sets) {
+      throw alone("it sets a variable that stays");
+    }
+  }
+
+  private static boolean isStep(Tree.Kind kind) {
+    return kind == Tree.Kind.PREFIX_INCREMENT
+        || kind == Tree.Kind.PREFIX_DECREMENT
+        || kind == Tree.Kind.POSTFIX_INCREMENT
+        || kind == Tree.Kind.POSTFIX_DECREMENT;
+  }
+
+  /** A constant that comes as a parameter is none any more. */
+  private void requireNoConstants() {
+    for (VariableElement input : locals.inputs()) {
+      if (input.getConstantValue() != null) {
+        throw alone("%s is a constant".formatted(input.getSimpleName()));
+      }
+    }
+  }
+
+  /** Only a constructor sets final fields. */
+  private void requireNoFinalFields() {
+    for (TreePath path : part.trees()) {
+      for (Element written : Writes.in(trees, path)) {
+        if (written.getKind() == ElementKind.FIELD
+            && written.getModifiers().contains(Modifier.FINAL)) {
+          throw alone("it sets the final field %s".formatted(written.getSimpleName()));
+        }
+      }
+    }
+  }
+
+  /** Refuses what is known only around the part, and what only it knows and others need. */
+  private final class Needs extends TreePathScanner<Void, Void> {
+    @Override
+    public Void visitIdentifier(IdentifierTree tree, Void unused) {
+      Element element = trees.element(getCurrentPath());
+      if (element instanceof TypeParameterElement variable
+          && variable.getGenericElement() instanceof ExecutableElement) {
+        throw alone("it names the type variable %s of its method".formatted(tree.getName()));
+      }
+      boolean local =
+          element instanceof TypeElement type && type.getNestingKind() == NestingKind.LOCAL;
+      if (local && !part.holds(declaredAt(element))) {
+        throw alone("it uses the class %s of its method".formatted(tree.getName()));
+      }
+      return super.visitIdentifier(tree, null);
+    }
+
+    private int declaredAt(Element element) {
+      TreePath path = trees.program().trees().getPath(element);
+      return path == null ? -1 : trees.start(path.getLeaf());
+    }
+
+    @Override
+    public Void visitClass(ClassTree tree, Void unused) {
+      Element declared = trees.element(getCurrentPath());
+      new TreePathScanner<Void, Void>() {
+        @Override
+        public Void visitIdentifier(IdentifierTree name, Void none) {
+          if (!part.holds(trees.start(name))
+              && declared != null
+              && declared.equals(trees.element(getCurrentPath()))) {
+            throw alone("what follows uses %s, which it declares".formatted(name.getName()));
+          }
+          return null;
+        }
+      }.scan(method, null);
+      return super.visitClass(tree, null);
+    }
+
+    @Override
+    public Void visitBindingPattern(BindingPatternTree tree, Void unused) {
+      TreePath path = new TreePath(getCurrentPath(), tree.getVariable());
+      if (trees.element(path) instanceof VariableElement bound && !locals.later(bound).isEmpty()) {
+        throw alone("what follows uses %s, which it binds".formatted(bound.getSimpleName()));
+      }
+      return super.visitBindingPattern(tree, null);
+    }
+  }
+}

@@ -1,0 +1,329 @@
+package paredown.refactor.operation.extractmethod;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import paredown.UnusableRequest;
+import paredown.edit.Carried;
+import paredown.edit.Change;
+import paredown.edit.Indent;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.carry.Layout;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.SourceText;
+
+/** Works out the new method and its call, or why there can be none. */
+final class ExtractMethodPlan {
+  private final ExtractMethod arguments;
+  private final UnitTrees trees;
+  private final Program program;
+  private final SourceText source;
+  private final Part part;
+  private final TreePath method;
+  private final OwnerClass owner;
+  private final Locals locals;
+  private final Exits exits;
+
+  ExtractMethodPlan(ExtractMethod arguments, UnitTrees trees, Part part) {
+    this.arguments = arguments;
+    this.trees = trees;
+    this.program = trees.program();
+    this.source = trees.source();
+    this.part = part;
+    this.method = methodAround();
+    this.owner = OwnerClass.of(program, trees.classAround(method));
+    this.locals = new Locals(trees, part, method);
+    this.exits = new Exits(trees, part);
+  }
+
+  private TreePath methodAround() {
+    for (TreePath at = part.first(); at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof MethodTree) {
+        return at;
+      }
+      if (at.getLeaf() instanceof ClassTree) {
+        break;
+      }
+    }
+    throw new UnusableRequest(
+        source.place(part.start()) + " is in no method.",
+        "Give a place within the body of a method or constructor.");
+  }
+
+  /** What the call does with what the method gives. */
+  private enum Result {
+    NONE,
+    /** The call is the expression. */
+    VALUE,
+    /** The call gives a variable that the part declares its value. */
+    DECLARES,
+    /** The call sets a variable that was there before. */
+    SETS,
+    /** The part ended the method, and the call does. */
+    RETURNS
+  }
+
+  private record Shape(Result result, VariableElement variable, TypeMirror type) {}
+
+  Change change() {
+    new ExtractMethodChecks(trees, part, method, owner, locals, arguments.name()).require();
+    Shape shape = shape();
+    List<VariableElement> parameters = parameters(shape);
+    parameters.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each.asType()));
+    ExtractMethodChecks.requireWritable(trees, part, shape.type());
+    List<TypeMirror> thrown = Thrown.of(trees, part.trees());
+    thrown.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each));
+
+    TypeNames names = new TypeNames(trees, program.symbols()::key);
+    EditList edits = new EditList();
+    String file = trees.path();
+    edits.add(
+        file,
+        new Replacement(
+            part.start(), part.end(), List.of(call(shape, parameters, names)), List.of()));
+    if (shape.result() == Result.DECLARES) {
+      for (Locals.Named use : locals.later(shape.variable())) {
+        edits.add(file, local(use));
+      }
+    }
+    edits.add(file, declaration(shape, parameters, thrown, names));
+    names.imports().forEach(each -> edits.add(file, each));
+    return new Change(
+        "%s becomes %s of %s."
+            .formatted(
+                part.isExpression()
+                    ? "An expression in line " + source.line(part.start())
+                    : lines(),
+                arguments.name()
+                    + parameters.stream()
+                        .map(each -> each.getSimpleName().toString())
+                        .collect(java.util.stream.Collectors.joining(", ", "(", ")")),
+                owner.writtenName()),
+        new EditedFiles(program).of(edits),
+        Map.of(),
+        Map.of(),
+        Set.of(file),
+        new Change.Report(List.of(), List.of(), List.of(), notes(parameters)));
+  }
+
+  private String lines() {
+    int first = source.line(part.start());
+    int last = source.line(part.end() - 1);
+    return first == last ? "Line " + first : "What stands in lines " + first + " to " + last;
+  }
+
+  private static List<String> notes(List<VariableElement> parameters) {
+    return parameters.size() > 4
+        ? List.of(
+            "It takes %d values; less code, or code around it, may need fewer."
+                .formatted(parameters.size()))
+        : List.of();
+  }
+
+  private Shape shape() {
+    TypeMirror none = program.types().getNoType(TypeKind.VOID);
+    if (part.isExpression()) {
+      return new Shape(Result.VALUE, null, program.trees().getTypeMirror(part.first()));
+    }
+    List<VariableElement> results = locals.results();
+    boolean constructor = ((MethodTree) method.getLeaf()).getReturnType() == null;
+    TypeMirror given =
+        constructor ? none : ((ExecutableElement) trees.element(method)).getReturnType();
+    boolean isVoid = given.getKind() == TypeKind.VOID;
+    if (exits.returns() || exits.neverEnds() && !isTail()) {
+      boolean whole = exits.neverEnds() || isVoid && isTail();
+      boolean throwsOnly = !exits.returns() && !isVoid;
+      if (!whole || throwsOnly || isInLambda()) {
+        throw ExtractMethodChecks.leaves(trees, part);
+      }
+      return new Shape(isVoid && isTail() ? Result.NONE : Result.RETURNS, null, given);
+    }
+    if (results.isEmpty()) {
+      return new Shape(Result.NONE, null, none);
+    }
+    if (results.size() > 1) {
+      throw ExtractMethodChecks.several(trees, part, results);
+    }
+    VariableElement variable = results.get(0);
+    locals.requireSetInTheEnd(variable);
+    return new Shape(
+        locals.isOwn(variable) ? Result.DECLARES : Result.SETS, variable, variable.asType());
+  }
+
+  private boolean isInLambda() {
+    for (TreePath at = part.first(); at != method; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof LambdaExpressionTree) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Whether nothing of the method comes behind the part. */
+  private boolean isTail() {
+    BlockTree body = ((MethodTree) method.getLeaf()).getBody();
+    var last = part.trees().get(part.trees().size() - 1);
+    return last.getParentPath().getLeaf() == body
+        && body.getStatements().get(body.getStatements().size() - 1) == last.getLeaf();
+  }
+
+  private List<VariableElement> parameters(Shape shape) {
+    List<VariableElement> parameters = new ArrayList<>(locals.inputs());
+    if (shape.result() == Result.SETS && locals.isUnset(shape.variable())) {
+      parameters.remove(shape.variable());
+    }
+    return parameters;
+  }
+
+  private boolean isStatic() {
+    return trees.element(method).getModifiers().contains(Modifier.STATIC);
+  }
+
+  private String key(List<VariableElement> parameters) {
+    return Symbols.methodKey(
+        owner.binaryName(),
+        arguments.name(),
+        parameters.stream()
+            .map(each -> program.types().erasure(each.asType()).toString())
+            .toList());
+  }
+
+  private Written call(Shape shape, List<VariableElement> parameters, TypeNames names) {
+    Written.Text text = Written.text("");
+    switch (shape.result()) {
+      case DECLARES -> {
+        boolean isFinal = shape.variable().getModifiers().contains(Modifier.FINAL);
+        text.text(isFinal ? "final " : "");
+        names.write(text, shape.type(), owner.element());
+        text.text(" " + shape.variable().getSimpleName() + " = ");
+      }
+      case SETS -> {
+        named(text, shape.variable());
+        text.text(" = ");
+      }
+      case RETURNS -> text.text(shape.type().getKind() == TypeKind.VOID ? "" : "return ");
+      default -> {
+        // The call stands alone.
+      }
+    }
+    if (!isStatic()) {
+      text.here(UseKind.RECEIVER, program.symbols().key(owner.element()));
+    }
+    text.name(arguments.name(), key(parameters)).text("(");
+    String separator = "";
+    for (VariableElement each : parameters) {
+      named(text.text(separator), each);
+      separator = ", ";
+    }
+    text.text(part.isExpression() ? ")" : ");");
+    boolean ends = shape.result() == Result.RETURNS && shape.type().getKind() == TypeKind.VOID;
+    if (ends) {
+      text.text(source.lineEnd() + source.indentAt(part.start()) + "return;");
+    }
+    return text.done();
+  }
+
+  /** Names a local variable that stays where it is. */
+  private void named(Written.Text text, VariableElement variable) {
+    text.hereStill(UseKind.NAME, program.symbols().key(variable), null);
+    text.text(variable.getSimpleName().toString());
+  }
+
+  /** A use of a variable that the change declares, in the place of one that was declared before. */
+  private Replacement local(Locals.Named use) {
+    String name = use.variable().getSimpleName().toString();
+    Use.Place place = new Use.Place(trees.path(), use.offset(), UseKind.NAME);
+    return Replacement.of(
+        use.offset(), use.offset() + name.length(), Written.text("").local(name, place).done());
+  }
+
+  private Replacement declaration(
+      Shape shape, List<VariableElement> parameters, List<TypeMirror> thrown, TypeNames names) {
+    Layout layout = Layout.of(owner);
+    String end = source.lineEnd();
+    Written.Text head = Written.text(end + end + layout.member() + "private ");
+    head.text(isStatic() ? "static " : "");
+    write(head, shape.type(), names);
+    head.text(" " + arguments.name() + "(");
+    String separator = "";
+    for (VariableElement each : parameters) {
+      write(head.text(separator), each.asType(), names);
+      head.text(" " + each.getSimpleName());
+      separator = ", ";
+    }
+    head.text(")");
+    separator = " throws ";
+    for (TypeMirror each : thrown) {
+      write(head.text(separator), each, names);
+      separator = ", ";
+    }
+    head.text(" {" + end + layout.body());
+    boolean declares = shape.result() == Result.SETS && !parameters.contains(shape.variable());
+    if (declares) {
+      write(head, shape.type(), names);
+      head.text(" " + shape.variable().getSimpleName() + ";" + end + layout.body());
+    }
+    head.text(part.isExpression() ? "return " : "");
+    Written.Text tail = Written.text(part.isExpression() ? ";" : "");
+    if (shape.result() == Result.DECLARES || shape.result() == Result.SETS) {
+      tail.text(end + layout.body() + "return ");
+      if (shape.result() == Result.DECLARES) {
+        named(tail, shape.variable());
+      } else {
+        tail.local(shape.variable().getSimpleName().toString());
+      }
+      tail.text(";");
+    }
+    tail.text(end + layout.member() + "}");
+    int at = behindMethod();
+    return Replacement.of(at, at, head.done(), body(shape, parameters, layout), tail.done());
+  }
+
+  private Carried body(Shape shape, List<VariableElement> parameters, Layout layout) {
+    List<Replacement> inside = new ArrayList<>();
+    for (Locals.Named use : locals.taken()) {
+      boolean here = parameters.contains(use.variable()) || use.variable().equals(shape.variable());
+      if (here) {
+        inside.add(local(use));
+      }
+    }
+    Indent indent = new Indent(source.indentAt(part.start()), layout.body());
+    return new Carried(trees.path(), part.start(), part.end(), inside, indent, null);
+  }
+
+  private void write(Written.Text text, TypeMirror type, TypeNames names) {
+    if (type.getKind() == TypeKind.VOID) {
+      text.text("void");
+    } else {
+      names.write(text, type, owner.element());
+    }
+  }
+
+  /** Behind the method, with a comment that stands behind it in its line. */
+  private int behindMethod() {
+    int end = trees.end(method.getLeaf());
+    String rest = source.slice(end, source.nextLine(end - 1)).stripTrailing();
+    boolean comment = rest.strip().startsWith("//");
+    return comment ? end + rest.length() : end;
+  }
+}
