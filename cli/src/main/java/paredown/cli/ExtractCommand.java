@@ -181,13 +181,15 @@ final class ExtractCommand extends PareCommand {
       description = {
         "Makes a private method of statements that follow each other, or of one expression, below",
         "the method that they stand in, and calls it in their place. It takes the values that it",
-        "needs in the order in which it names them, and gives the one that what follows needs."
+        "needs in the order in which it names them, and gives the one that what follows needs.",
+        "With --to it moves on to the type that it lives on."
       },
       footer = {
         "",
         "Examples:",
         "  pare extract method Sailing:42-47 --name announce",
         "  pare extract method src/main/java/ferry/desk/Sailing.java:42:16-42:38 --name isLate",
+        "  pare extract method Sailing:42-47 --name depthAt --to Tide",
         "",
         "Without --apply nothing is written. --apply runs the project's tests."
       })
@@ -208,9 +210,34 @@ final class ExtractCommand extends PareCommand {
         description = "The name of the new method.")
     private String name;
 
+    @Option(
+        names = "--to",
+        paramLabel = "TYPE",
+        description = {
+          "Moves it on at once to the type of one of the values that it",
+          "takes, or of a field."
+        })
+    private String target;
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = "With --to: refusals to overrule, as in move method.")
+    private List<String> accepted = List.of();
+
     @Override
     Preview preview(Session session) {
-      return session.preview(new ExtractMethod(place, name));
+      if (target == null && !accepted.isEmpty()) {
+        throw new UnusableRequest(
+            "Without --to there is nothing to accept.", "Leave --accept out, or say --to.");
+      }
+      return session.preview(
+          new ExtractMethod(
+              place,
+              name,
+              Optional.ofNullable(target),
+              Accepted.of(accepted, ExtractMethod.acceptable())));
     }
 
     @Override

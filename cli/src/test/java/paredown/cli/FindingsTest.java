@@ -93,6 +93,94 @@ class FindingsTest {
     assertEquals(3, json.get("remedies").get(0).get("effect").get(0).get("before").asInt());
   }
 
+  /** A method of 65 lines and 8 decisions, of which one paragraph could go. */
+  private static String tallyText() {
+    StringBuilder text =
+        new StringBuilder("package ferry;\n\nclass Tally {\n  int count(int[] all) {\n");
+    text.append("    int sum = 0;\n\n    // count the deep ones\n    for (int each : all) {\n");
+    text.append("      if (each > 9) {\n");
+    for (int i = 0; i < 12; i++) {
+      text.append("        sum += each * ").append(i).append(";\n");
+    }
+    text.append("      }\n    }\n\n");
+    for (int i = 0; i < 6; i++) {
+      text.append("    if (sum == ").append(i).append(") {\n      return sum;\n    }\n");
+      text.append("    sum++;\n\n    sum--;\n\n");
+    }
+    return text.append("    return sum;\n  }\n}\n").toString();
+  }
+
+  @Test
+  void offersToTakeAParagraphOutOfALongMethod() throws IOException {
+    ferry.with("src/ferry/Tally.java", tallyText());
+    String why = Ran.pare(folder, "why", "long").exits(0).out();
+    assertTrue(why.contains("extract method countTheDeep (choose another name"), why);
+    assertTrue(why.contains("Tally: lines of the method 65 -> 50"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id, "--name", "weigh").exits(0).out();
+    assertTrue(preview.contains("+    sum = weigh(all, sum);"), preview);
+    assertTrue(preview.contains("+  private int weigh(int[] all, int sum) {"), preview);
+  }
+
+  @Test
+  void takesAPartThatEnviesAnotherClassThereInOneStep() throws IOException {
+    ferry.with(
+        "src/ferry/Pilot.java",
+        """
+        package ferry;
+
+        public class Pilot {
+          private int seen;
+          private int trips;
+          private int rest;
+          private int miles;
+
+          int plan(Berth berth, int keel) {
+            seen += keel;
+            trips++;
+            rest = miles - trips;
+
+            int room = berth.depth() * 2;
+            if (berth.closed()) {
+              room -= berth.length();
+            }
+            room += berth.width() * berth.tide();
+
+            seen -= room;
+            return seen + trips + rest + miles;
+          }
+        }
+        """);
+    ferry.with(
+        "src/ferry/Berth.java",
+        """
+        package ferry;
+
+        public class Berth {
+          private int depth;
+          private int length;
+          private int width;
+          private int tide;
+          private boolean closed;
+
+          int depth() { return depth; }
+          int length() { return length; }
+          int width() { return width; }
+          int tide() { return tide; }
+          boolean closed() { return closed; }
+          void close() { closed = true; }
+        }
+        """);
+    String why = Ran.pare(folder, "why", id()).exits(0).out();
+    assertTrue(why.startsWith("Part of plan(Berth, int) of Pilot"), why);
+    assertTrue(why.contains("extract planBerth, and move it to Berth"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    Ran.pare(folder, "mend", id, "--name", "room", "--apply").exits(0);
+    assertTrue(ferry.sources().get("src/ferry/Pilot.java").contains("berth.room();"));
+    assertTrue(ferry.sources().get("src/ferry/Berth.java").contains("int room() {"));
+    assertFalse(survey().exits(0).out().contains("part of plan"));
+  }
+
   @Test
   void pointsToTheWeakerFindingsWhereNothingStandsOut() throws IOException {
     ferry.with(

@@ -4,6 +4,7 @@ import java.util.Optional;
 import paredown.project.Fingerprint;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.movemethod.MoveMethod;
 
 /**
@@ -46,6 +47,12 @@ public record Candidate(String finding, Cure cure) {
       return Optional.of(
           new Candidate(finding, new Cure.Move(move.refactoring().accepting(kind), move.effect())));
     }
+    if (cure instanceof Cure.Part part
+        && ExtractMethod.acceptable().contains(kind)
+        && !part.refactoring().accepted().contains(kind)) {
+      return Optional.of(
+          new Candidate(finding, new Cure.Part(part.refactoring().accepting(kind), part.effect())));
+    }
     return Optional.empty();
   }
 
@@ -56,6 +63,9 @@ public record Candidate(String finding, Cure cure) {
     }
     if (cure instanceof Cure.Move move) {
       return new Candidate(finding, new Cure.Move(move.refactoring().named(name), move.effect()));
+    }
+    if (cure instanceof Cure.Part part) {
+      return new Candidate(finding, new Cure.Part(part.refactoring().named(name), part.effect()));
     }
     return this;
   }

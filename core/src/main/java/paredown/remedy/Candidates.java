@@ -12,9 +12,11 @@ import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.smell.Smell;
 import paredown.text.NameWords;
 
 /** Draws candidates from the facts: which refactorings could cure a finding. */
@@ -36,11 +38,12 @@ public final class Candidates {
         facts.types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
     Map<String, List<Candidate>> found = new LinkedHashMap<>();
     for (Finding finding : findings) {
+      Candidates candidates = new Candidates(finding, types.get(finding.type()), taken);
       found.put(
           finding.id(),
-          finding.smell().isSmaller()
-              ? List.of()
-              : new Candidates(finding, types.get(finding.type()), taken).found());
+          finding.smell() == Smell.LONG_METHOD
+              ? candidates.stretches()
+              : finding.smell().isSmaller() ? List.of() : candidates.found());
     }
     return found;
   }
@@ -141,20 +144,42 @@ public final class Candidates {
     return own.size();
   }
 
+  /** What could be taken out of a long method. */
+  private List<Candidate> stretches() {
+    MethodFact method = type.method(finding.members().get(0)).orElseThrow();
+    return Stretch.of(method).stream()
+        .map(
+            stretch ->
+                new Candidate(
+                    finding.id(),
+                    new Cure.Part(
+                        new ExtractMethod(stretch.place(), stretch.name()), stretch.effect())))
+        .toList();
+  }
+
   private Candidate extractPart() {
     String target = provider();
-    return byHand(
-        "pare extract method %s:%d-%d"
+    String place =
+        "%s:%d-%d"
             .formatted(
                 finding.range().file(),
                 finding.range().start().line(),
-                finding.range().end().line() - 1),
-        "extract that part as a method, and move it to " + Finding.shortName(target),
+                finding.range().end().line() - 1);
+    Effect effect =
         new Effect(
             List.of(
                 new Effect.Figure(
                     "foreign data in place", figure("data").orElseThrow().value(), 0)),
-            List.of("1 method more")));
+            List.of("1 method more"));
+    ExtractMethod extract =
+        new ExtractMethod(place, partName(target), Optional.of(target), Set.of());
+    return new Candidate(finding.id(), new Cure.Part(extract, effect));
+  }
+
+  /** A name that says where it came from: {@code quotePart}, until somebody finds a better one. */
+  private String partName(String target) {
+    String method = finding.members().get(0).replaceAll("\\(.*", "");
+    return method + NameWords.capitalised(Finding.shortName(target).replaceAll(".*\\.", ""));
   }
 
   private Candidate askTheObject() {

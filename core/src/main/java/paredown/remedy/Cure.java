@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.movemethod.MoveMethod;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
@@ -36,6 +37,23 @@ public sealed interface Cure {
    * @param effect measured on the facts
    */
   record Move(MoveMethod refactoring, Effect effect) implements Cure {
+    @Override
+    public String command() {
+      return refactoring.command();
+    }
+
+    @Override
+    public String says() {
+      return refactoring.says();
+    }
+  }
+
+  /**
+   * An extraction of a part of a method, which moves on to another class, and can be done.
+   *
+   * @param effect measured on the facts
+   */
+  record Part(ExtractMethod refactoring, Effect effect) implements Cure {
     @Override
     public String command() {
       return refactoring.command();

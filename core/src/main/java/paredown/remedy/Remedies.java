@@ -13,6 +13,7 @@ import paredown.facts.TypeFact;
 import paredown.measure.Size;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.operation.extractclass.ExtractClass;
@@ -114,7 +115,10 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
       return plan(candidate, extract.refactoring(), facts, sources, index);
     }
     if (candidate.cure() instanceof Cure.Move move) {
-      return plan(candidate, move, sources, index);
+      return plan(candidate, move.refactoring(), move.effect(), sources, index);
+    }
+    if (candidate.cure() instanceof Cure.Part part) {
+      return plan(candidate, part.refactoring(), part.effect(), sources, index);
     }
     throw new UnusableRequest(
         "To %s is not there yet.".formatted(((Cure.ByHand) candidate.cure()).says()),
@@ -122,14 +126,18 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
   }
 
   private static Remedy plan(
-      Candidate candidate, Cure.Move move, Sources sources, SourceIndex index) {
-    Judged judged = Judged.of(move.refactoring(), sources, index);
-    List<String> price = new ArrayList<>(move.effect().price());
+      Candidate candidate,
+      Refactoring refactoring,
+      Effect effect,
+      Sources sources,
+      SourceIndex index) {
+    Judged judged = Judged.of(refactoring, sources, index);
+    List<String> price = new ArrayList<>(effect.price());
     price.addAll(price(judged.change(), 2));
     return new Remedy(
         candidate.id(),
-        move.refactoring(),
-        new Effect(move.effect().figures(), price),
+        refactoring,
+        new Effect(effect.figures(), price),
         judged.change(),
         judged.verdict());
   }

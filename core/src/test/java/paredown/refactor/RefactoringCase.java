@@ -102,7 +102,7 @@ record RefactoringCase(
   /** The operation with its arguments. */
   Refactoring refactoring() {
     if (operation.get(0).equals("extract") && operation.get(1).equals("method")) {
-      return new ExtractMethod(operation.get(2), option("--name"));
+      return new ExtractMethod(operation.get(2), option("--name"), optional("--to"), accepted());
     }
     if (operation.get(0).equals("extract")) {
       return new ExtractClass(

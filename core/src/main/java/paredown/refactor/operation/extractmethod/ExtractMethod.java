@@ -1,8 +1,13 @@
 package paredown.refactor.operation.extractmethod;
 
+import com.sun.source.util.TreePath;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import paredown.gate.Verdict;
 import paredown.program.Program;
+import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.program.Unit;
@@ -11,18 +16,82 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
+import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 
 /**
  * Extract method makes a private method of some statements, or of an expression, and calls it in
- * their place.
+ * their place. It can move on at once to the type that it belongs to.
  *
  * @param place where they stand, as it is typed
  * @param name of the new method
+ * @param target the type that gets it; empty where it stays
+ * @param accepted the kinds of refusal that are accepted for its move
  */
-public record ExtractMethod(String place, String name) implements Refactoring {
+public record ExtractMethod(
+    String place, String name, Optional<String> target, Set<RefusalKind> accepted)
+    implements Refactoring {
+
+  public ExtractMethod {
+    accepted = Set.copyOf(accepted);
+  }
+
+  /** An extraction whose method stays. */
+  public ExtractMethod(String place, String name) {
+    this(place, name, Optional.empty(), Set.of());
+  }
+
+  /** The same under another name. */
+  public ExtractMethod named(String other) {
+    return new ExtractMethod(place, other, target, accepted);
+  }
+
+  /** The same, which overrules one more kind of refusal. */
+  public ExtractMethod accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new TreeSet<>(accepted);
+    more.add(kind);
+    return new ExtractMethod(place, name, target, more);
+  }
+
+  /** The kinds of refusal that can be accepted where the method moves on. */
+  public static List<RefusalKind> acceptable() {
+    return MoveMethod.acceptable();
+  }
+
+  @Override
+  public Optional<Steps> steps(Sources sources) {
+    return target.map(to -> steps(sources, to));
+  }
+
+  private Steps steps(Sources sources, String to) {
+    Words.requireMethodName(name);
+    Place wanted = Place.of(place);
+    String path = wanted.path(sources, sources.index());
+    Program program = RecentPrograms.of(sources, Set.of(path));
+    ReadableFiles.require(program, Set.of(path));
+    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+    TreePath first = Part.of(trees, wanted.within(trees.source())).first();
+    String owner = trees.classAround(first).getQualifiedName().toString();
+    if (owner.isEmpty()) {
+      throw Refused.because(RefusalKind.NOT_ALONE, place, trees.place(first.getLeaf()));
+    }
+    MoveMethod move =
+        new MoveMethod(
+            owner,
+            name,
+            to,
+            new MoveMethod.Wishes(
+                Optional.empty(), Optional.of(false), false, Optional.empty(), accepted));
+    return new Steps(
+        "%s becomes %s of %s."
+            .formatted(
+                "Code of " + owner.substring(owner.lastIndexOf('.') + 1),
+                name,
+                to.substring(to.lastIndexOf('.') + 1)),
+        List.of(new ExtractMethod(place, name), move));
+  }
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
@@ -60,17 +129,22 @@ public record ExtractMethod(String place, String name) implements Refactoring {
   }
 
   @Override
-  public Set<RefusalKind> accepted() {
-    return Set.of();
-  }
-
-  @Override
   public String command() {
-    return "pare extract method %s --name %s".formatted(Arguments.quoted(place), name);
+    return "pare extract method %s --name %s%s%s"
+        .formatted(
+            Arguments.quoted(place),
+            name,
+            target.map(to -> " --to " + Arguments.quoted(to)).orElse(""),
+            Arguments.accepting(accepted));
   }
 
   @Override
   public String says() {
-    return "extract %s".formatted(name);
+    return target
+        .map(
+            to ->
+                "extract %s, and move it to %s"
+                    .formatted(name, to.substring(to.lastIndexOf('.') + 1)))
+        .orElse("extract method " + name);
   }
 }

@@ -1,0 +1,172 @@
+package paredown.remedy;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javax.lang.model.SourceVersion;
+import paredown.facts.LocalUse;
+import paredown.facts.MethodFact;
+import paredown.facts.Span;
+import paredown.text.Counted;
+import paredown.text.NameWords;
+
+/**
+ * A stretch is a statement, or a paragraph of them, of a long method that could be a method of its
+ * own: it leaves by its end alone, and gives one value at most.
+ *
+ * @param inputs how many variables of the method it reads
+ * @param results the variables that it sets and that what follows reads
+ */
+record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
+  private static final int LEAST_LINES = 6;
+
+  /** Less than this part of the method is not worth a method. */
+  private static final int LEAST_SHARE = 12;
+
+  private static final int MOST_INPUTS = 4;
+  private static final int OFFERED = 3;
+  private static final int MOST_WORDS = 6;
+  private static final Set<String> NO_BEGINNING =
+      Set.of("this", "the", "now", "we", "if", "no", "not", "an", "it", "there", "todo");
+
+  /** What a parameter costs in lines, where one stretch is compared with another. */
+  private static final int COST = 3;
+
+  /** The best of a method, none of which holds another: few, long, and in need of little. */
+  static List<Stretch> of(MethodFact method) {
+    List<Span> spans = method.body().spans();
+    List<Stretch> all =
+        Stream.concat(spans.stream().filter(span -> span.depth() <= 2), paragraphs(spans))
+            .filter(span -> !span.jumps() && span.lines() >= LEAST_LINES)
+            .filter(span -> span.lines() * LEAST_SHARE > lines(method))
+            .filter(span -> span.lines() * 5 < lines(method) * 4)
+            .map(span -> new Stretch(method, span, inputs(method, span), results(method, span)))
+            .filter(stretch -> stretch.inputs() <= MOST_INPUTS && stretch.results().size() <= 1)
+            .sorted(Comparator.comparingInt(Stretch::cost))
+            .toList();
+    List<Stretch> chosen = new ArrayList<>();
+    for (Stretch each : all) {
+      if (chosen.size() < OFFERED && chosen.stream().noneMatch(each::meets)) {
+        chosen.add(each);
+      }
+    }
+    return chosen;
+  }
+
+  private int cost() {
+    return inputs * COST - span.lines();
+  }
+
+  private boolean meets(Stretch other) {
+    return span.start() < other.span.end() && other.span.start() < span.end();
+  }
+
+  private static int lines(MethodFact method) {
+    return method.range().end().line() - method.range().start().line() + 1;
+  }
+
+  private static Stream<Span> paragraphs(List<Span> spans) {
+    List<Span> top = spans.stream().filter(span -> span.depth() == 0).toList();
+    List<Span> joined = new ArrayList<>();
+    int from = 0;
+    for (int i = 1; i <= top.size(); i++) {
+      if (i == top.size() || top.get(i).paragraph()) {
+        if (i - from > 1) {
+          joined.add(joined(top.subList(from, i)));
+        }
+        from = i;
+      }
+    }
+    return joined.stream();
+  }
+
+  private static Span joined(List<Span> spans) {
+    Span first = spans.get(0);
+    Span last = spans.get(spans.size() - 1);
+    return new Span(
+        first.start(),
+        last.end(),
+        first.firstLine(),
+        last.lastLine(),
+        0,
+        spans.stream().anyMatch(Span::jumps),
+        first.comment(),
+        true);
+  }
+
+  private static int inputs(MethodFact method, Span span) {
+    Set<Integer> before = new HashSet<>();
+    Set<Integer> read = new HashSet<>();
+    for (LocalUse use : method.body().locals()) {
+      if (span.holds(use.offset())) {
+        read.add(use.variable());
+      } else if (use.offset() < span.start()) {
+        before.add(use.variable());
+      }
+    }
+    read.retainAll(before);
+    return read.size();
+  }
+
+  private static Set<String> results(MethodFact method, Span span) {
+    Set<String> written = new TreeSet<>();
+    Set<String> needed = new TreeSet<>();
+    for (LocalUse use : method.body().locals()) {
+      if (span.holds(use.offset()) && use.kind() != LocalUse.Kind.READ) {
+        written.add(use.name());
+      } else if (use.offset() >= span.end() && use.kind() == LocalUse.Kind.READ) {
+        needed.add(use.name());
+      }
+    }
+    written.retainAll(needed);
+    return written;
+  }
+
+  /** The place as extract method takes it. */
+  String place() {
+    return "%s:%d-%d".formatted(method.range().file(), span.firstLine(), span.lastLine());
+  }
+
+  /** A name of the words of its comment, or of what it gives, until somebody finds a better one. */
+  String name() {
+    List<String> words = words();
+    String proposed =
+        words.isEmpty()
+            ? results.stream().findFirst().orElse("")
+            : words.get(0)
+                + words.stream().skip(1).map(NameWords::capitalised).collect(Collectors.joining());
+    String own = method.signature().replaceAll("\\(.*", "");
+    boolean usable = SourceVersion.isName(proposed) && !proposed.equals(own);
+    return usable ? proposed : own + "Part";
+  }
+
+  /** The first words of a comment that is short, and no code. */
+  private List<String> words() {
+    List<String> words =
+        Stream.of(span.comment().split("[^A-Za-z]+"))
+            .filter(word -> word.length() > 1)
+            .map(String::toLowerCase)
+            .toList();
+    boolean told =
+        !words.isEmpty()
+            && words.size() <= MOST_WORDS
+            && !NO_BEGINNING.contains(words.get(0))
+            && span.comment().matches("[^;=(){}<>]*");
+    return told ? words.subList(0, Math.min(3, words.size())) : List.of();
+  }
+
+  /** The lines of the method before and after, and what the new one takes. */
+  Effect effect() {
+    int lines = lines(method);
+    return new Effect(
+        List.of(new Effect.Figure("lines of the method", lines, lines - span.lines() + 1)),
+        inputs == 0
+            ? List.of("1 method more")
+            : List.of("1 method more", Counted.of(inputs, "parameter", "parameters")));
+  }
+}
