@@ -1,7 +1,9 @@
 package paredown.facts;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import paredown.facts.MethodFact.MemberUse;
 
 /**
@@ -47,5 +49,34 @@ public record Body(
         List.copyOf(spans),
         traits,
         shape);
+  }
+
+  /** Its outermost statements, parted where a blank line or a comment begins a paragraph. */
+  public List<List<Span>> paragraphs() {
+    List<List<Span>> paragraphs = new ArrayList<>();
+    for (Span span : spans) {
+      if (span.depth() == 0) {
+        if (paragraphs.isEmpty() || span.paragraph()) {
+          paragraphs.add(new ArrayList<>());
+        }
+        paragraphs.get(paragraphs.size() - 1).add(span);
+      }
+    }
+    return paragraphs;
+  }
+
+  /** The names of the variables that a stretch sets and that what follows reads. */
+  public Set<String> left(Span stretch) {
+    Set<String> written = new TreeSet<>();
+    Set<String> needed = new TreeSet<>();
+    for (LocalUse use : locals) {
+      if (stretch.holds(use.offset()) && !use.isRead()) {
+        written.add(use.name());
+      } else if (use.offset() >= stretch.end() && use.isRead()) {
+        needed.add(use.name());
+      }
+    }
+    written.retainAll(needed);
+    return written;
   }
 }

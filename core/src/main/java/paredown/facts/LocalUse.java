@@ -12,4 +12,8 @@ public record LocalUse(int variable, String name, Kind kind, int offset) {
     READ,
     WRITE
   }
+
+  public boolean isRead() {
+    return kind == Kind.READ;
+  }
 }

@@ -1,5 +1,7 @@
 package paredown.facts;
 
+import java.util.List;
+
 /**
  * A span is one statement of a body.
  *
@@ -19,6 +21,21 @@ public record Span(
     boolean jumps,
     String comment,
     boolean paragraph) {
+
+  /** Statements that follow each other as one, a paragraph of its own. */
+  public static Span joined(List<Span> spans) {
+    Span first = spans.get(0);
+    Span last = spans.get(spans.size() - 1);
+    return new Span(
+        first.start(),
+        last.end(),
+        first.firstLine(),
+        last.lastLine(),
+        first.depth(),
+        spans.stream().anyMatch(Span::jumps),
+        first.comment(),
+        true);
+  }
 
   public boolean holds(int offset) {
     return start <= offset && offset < end;

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.lang.model.SourceVersion;
@@ -41,11 +40,11 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
   static List<Stretch> of(MethodFact method) {
     List<Span> spans = method.body().spans();
     List<Stretch> all =
-        Stream.concat(spans.stream().filter(span -> span.depth() <= 2), paragraphs(spans))
+        Stream.concat(spans.stream().filter(span -> span.depth() <= 2), paragraphs(method))
             .filter(span -> !span.jumps() && span.lines() >= LEAST_LINES)
             .filter(span -> span.lines() * LEAST_SHARE > lines(method))
             .filter(span -> span.lines() * 5 < lines(method) * 4)
-            .map(span -> new Stretch(method, span, inputs(method, span), results(method, span)))
+            .map(span -> new Stretch(method, span, inputs(method, span), method.body().left(span)))
             .filter(stretch -> stretch.inputs() <= MOST_INPUTS && stretch.results().size() <= 1)
             .sorted(Comparator.comparingInt(Stretch::cost))
             .toList();
@@ -70,35 +69,6 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
     return method.range().end().line() - method.range().start().line() + 1;
   }
 
-  private static Stream<Span> paragraphs(List<Span> spans) {
-    List<Span> top = spans.stream().filter(span -> span.depth() == 0).toList();
-    List<Span> joined = new ArrayList<>();
-    int from = 0;
-    for (int i = 1; i <= top.size(); i++) {
-      if (i == top.size() || top.get(i).paragraph()) {
-        if (i - from > 1) {
-          joined.add(joined(top.subList(from, i)));
-        }
-        from = i;
-      }
-    }
-    return joined.stream();
-  }
-
-  private static Span joined(List<Span> spans) {
-    Span first = spans.get(0);
-    Span last = spans.get(spans.size() - 1);
-    return new Span(
-        first.start(),
-        last.end(),
-        first.firstLine(),
-        last.lastLine(),
-        0,
-        spans.stream().anyMatch(Span::jumps),
-        first.comment(),
-        true);
-  }
-
   private static int inputs(MethodFact method, Span span) {
     Set<Integer> before = new HashSet<>();
     Set<Integer> read = new HashSet<>();
@@ -113,18 +83,10 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
     return read.size();
   }
 
-  private static Set<String> results(MethodFact method, Span span) {
-    Set<String> written = new TreeSet<>();
-    Set<String> needed = new TreeSet<>();
-    for (LocalUse use : method.body().locals()) {
-      if (span.holds(use.offset()) && use.kind() != LocalUse.Kind.READ) {
-        written.add(use.name());
-      } else if (use.offset() >= span.end() && use.kind() == LocalUse.Kind.READ) {
-        needed.add(use.name());
-      }
-    }
-    written.retainAll(needed);
-    return written;
+  private static Stream<Span> paragraphs(MethodFact method) {
+    return method.body().paragraphs().stream()
+        .filter(paragraph -> paragraph.size() > 1)
+        .map(Span::joined);
   }
 
   /** The place as extract method takes it. */

@@ -2,13 +2,10 @@ package paredown.smell;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import paredown.facts.Access;
-import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.Span;
@@ -46,7 +43,10 @@ final class EnviousPart implements Detector {
     List<Finding> found = new ArrayList<>();
     for (Span span : stretches(method)) {
       boolean within = taken.stream().anyMatch(each -> each.holds(span.start()));
-      if (!within && span.lines() >= LINES && !span.jumps() && results(method, span) <= 1) {
+      if (!within
+          && span.lines() >= LINES
+          && !span.jumps()
+          && method.body().left(span).size() <= 1) {
         Optional<DataUse> use = envy(owned, accesses(method, span), grounds);
         use.ifPresent(each -> taken.add(span));
         use.ifPresent(each -> found.add(finding(owned, span, each, grounds)));
@@ -59,15 +59,10 @@ final class EnviousPart implements Detector {
   private static List<Span> stretches(MethodFact method) {
     List<Span> all = new ArrayList<>(method.body().spans());
     List<Span> top = all.stream().filter(span -> span.depth() == 0).toList();
-    int from = 0;
-    for (int i = 1; i <= top.size(); i++) {
-      if (i == top.size() || top.get(i).paragraph()) {
-        if (i - from > 1 && i - from < top.size()) {
-          all.add(joined(top.subList(from, i)));
-        }
-        from = i;
-      }
-    }
+    method.body().paragraphs().stream()
+        .filter(paragraph -> paragraph.size() > 1 && paragraph.size() < top.size())
+        .map(Span::joined)
+        .forEach(all::add);
     if (top.size() == 1) {
       all.removeAll(top);
     }
@@ -75,37 +70,8 @@ final class EnviousPart implements Detector {
     return all;
   }
 
-  private static Span joined(List<Span> spans) {
-    Span first = spans.get(0);
-    Span last = spans.get(spans.size() - 1);
-    return new Span(
-        first.start(),
-        last.end(),
-        first.firstLine(),
-        last.lastLine(),
-        0,
-        spans.stream().anyMatch(Span::jumps),
-        first.comment(),
-        true);
-  }
-
   private static List<Access> accesses(MethodFact method, Span span) {
     return method.body().accesses().stream().filter(each -> span.holds(each.offset())).toList();
-  }
-
-  /** How many variables it sets that are read behind it. */
-  private static int results(MethodFact method, Span span) {
-    Set<Integer> written = new HashSet<>();
-    Set<Integer> needed = new HashSet<>();
-    for (LocalUse use : method.body().locals()) {
-      if (span.holds(use.offset()) && use.kind() != LocalUse.Kind.READ) {
-        written.add(use.variable());
-      } else if (use.offset() >= span.end() && use.kind() == LocalUse.Kind.READ) {
-        needed.add(use.variable());
-      }
-    }
-    written.retainAll(needed);
-    return written.size();
   }
 
   private static Finding finding(Owned owned, Span span, DataUse use, Grounds grounds) {

@@ -3,9 +3,7 @@ package paredown.smell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Stream;
-import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.text.Counted;
@@ -37,7 +35,7 @@ final class LongMethod implements Detector {
     MethodFact method = owned.method();
     List<Evidence.Row> rows = new ArrayList<>();
     rows.add(Evidence.Row.at(method.range(), method.signature(), List.of()));
-    for (List<Span> stage : stages(method)) {
+    for (List<Span> stage : method.body().paragraphs()) {
       String name = name(method, stage);
       rows.add(
           new Evidence.Row(
@@ -71,36 +69,12 @@ final class LongMethod implements Detector {
         Evidence.of(figures, "Its stages begin here:", rows));
   }
 
-  private static List<List<Span>> stages(MethodFact method) {
-    List<List<Span>> stages = new ArrayList<>();
-    for (Span span : method.body().spans()) {
-      if (span.depth() == 0) {
-        if (stages.isEmpty() || span.paragraph()) {
-          stages.add(new ArrayList<>());
-        }
-        stages.get(stages.size() - 1).add(span);
-      }
-    }
-    return stages;
-  }
-
   private static String name(MethodFact method, List<Span> stage) {
     String comment = stage.get(0).comment();
     if (!comment.isEmpty()) {
       return comment;
     }
-    int start = stage.get(0).start();
-    int end = stage.get(stage.size() - 1).end();
-    Set<String> set = new TreeSet<>();
-    Set<String> later = new TreeSet<>();
-    for (LocalUse use : method.body().locals()) {
-      if (use.offset() >= start && use.offset() < end && use.kind() != LocalUse.Kind.READ) {
-        set.add(use.name());
-      } else if (use.offset() >= end && use.kind() == LocalUse.Kind.READ) {
-        later.add(use.name());
-      }
-    }
-    set.retainAll(later);
+    Set<String> set = method.body().left(Span.joined(stage));
     return set.isEmpty() ? "" : "sets " + String.join(", ", set);
   }
 

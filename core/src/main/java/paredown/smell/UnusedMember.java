@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
 import paredown.facts.Head;
-import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.TypeFact;
@@ -110,7 +109,7 @@ final class UnusedMember implements Detector {
         .filter(
             name ->
                 method.body().locals().stream()
-                    .noneMatch(use -> use.name().equals(name) && use.kind() == LocalUse.Kind.READ))
+                    .noneMatch(use -> use.name().equals(name) && use.isRead()))
         .toList();
   }
 

@@ -10,7 +10,7 @@ public final class Arguments {
 
   /** A word, within quotes where a shell would take some of its signs for its own. */
   public static String quoted(String word) {
-    return word.matches("[\\w.,-]+") ? word : "'" + word + "'";
+    return word.matches("[\\w.,:/-]+") ? word : "'" + word + "'";
   }
 
   /** The options that overrule kinds of refusal, each with a space in front; mostly empty. */
