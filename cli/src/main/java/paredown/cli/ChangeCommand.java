@@ -53,7 +53,9 @@ abstract class ChangeCommand extends PareCommand {
   abstract Preview preview(Session session);
 
   /** The command as it was typed, without its options for applying. */
-  abstract String typed(Preview preview);
+  String typed(Preview preview) {
+    return preview.command();
+  }
 
   @Override
   int run() throws InterruptedException {

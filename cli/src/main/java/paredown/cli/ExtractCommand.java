@@ -156,11 +156,6 @@ final class ExtractCommand extends PareCommand {
                       .map(way -> ExtractClass.PassIn.valueOf(way.name().toUpperCase())))));
     }
 
-    @Override
-    String typed(Preview preview) {
-      return preview.command();
-    }
-
     /** Commas part selectors, but not within brackets. */
     static List<String> selectors(String text) {
       List<String> found = new ArrayList<>();
@@ -238,11 +233,6 @@ final class ExtractCommand extends PareCommand {
               name,
               Optional.ofNullable(target),
               Accepted.of(accepted, ExtractMethod.acceptable())));
-    }
-
-    @Override
-    String typed(Preview preview) {
-      return preview.command();
     }
   }
 }

@@ -125,11 +125,6 @@ final class MoveCommand extends PareCommand {
                   Optional.ofNullable(name),
                   Accepted.of(accepted, MoveMethod.acceptable()))));
     }
-
-    @Override
-    String typed(Preview preview) {
-      return preview.command();
-    }
   }
 
   /** Takes a type to another package. */
@@ -174,11 +169,6 @@ final class MoveCommand extends PareCommand {
     Preview preview(Session session) {
       return session.preview(
           new MoveType(type, target, Accepted.of(accepted, MoveType.acceptable())));
-    }
-
-    @Override
-    String typed(Preview preview) {
-      return preview.command();
     }
   }
 }

@@ -47,10 +47,5 @@ final class OrderCommand extends PareCommand {
     Preview preview(Session session) {
       return session.preview(new OrderMembers(type));
     }
-
-    @Override
-    String typed(Preview preview) {
-      return preview.command();
-    }
   }
 }

@@ -79,9 +79,4 @@ final class RenameCommand extends ChangeCommand {
             accessors,
             Accepted.of(accepted, Rename.acceptable())));
   }
-
-  @Override
-  String typed(Preview preview) {
-    return preview.command();
-  }
 }

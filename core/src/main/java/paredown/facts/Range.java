@@ -15,4 +15,9 @@ public record Range(String file, Position start, Position end) {
   public int line() {
     return start.line();
   }
+
+  /** How many lines it touches. */
+  public int lines() {
+    return end.line() - start.line() + 1;
+  }
 }

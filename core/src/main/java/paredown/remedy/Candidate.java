@@ -3,9 +3,6 @@ package paredown.remedy;
 import java.util.Optional;
 import paredown.project.Fingerprint;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.operation.extractclass.ExtractClass;
-import paredown.refactor.operation.extractmethod.ExtractMethod;
-import paredown.refactor.operation.movemethod.MoveMethod;
 
 /**
  * A candidate is a refactoring with its arguments that, on the facts, would cure a finding.
@@ -35,38 +32,11 @@ public record Candidate(String finding, Cure cure) {
 
   /** The same where a kind of refusal is accepted; empty where it cannot be, or is already. */
   public Optional<Candidate> accepting(RefusalKind kind) {
-    if (cure instanceof Cure.Extract extract
-        && ExtractClass.acceptable().contains(kind)
-        && !extract.refactoring().accepted().contains(kind)) {
-      return Optional.of(
-          new Candidate(finding, new Cure.Extract(extract.refactoring().accepting(kind))));
-    }
-    if (cure instanceof Cure.Move move
-        && MoveMethod.acceptable().contains(kind)
-        && !move.refactoring().accepted().contains(kind)) {
-      return Optional.of(
-          new Candidate(finding, new Cure.Move(move.refactoring().accepting(kind), move.effect())));
-    }
-    if (cure instanceof Cure.Part part
-        && ExtractMethod.acceptable().contains(kind)
-        && !part.refactoring().accepted().contains(kind)) {
-      return Optional.of(
-          new Candidate(finding, new Cure.Part(part.refactoring().accepting(kind), part.effect())));
-    }
-    return Optional.empty();
+    return cure.accepting(kind).map(accepting -> new Candidate(finding, accepting));
   }
 
   /** The same, with another name for what it makes. */
   public Candidate named(String name) {
-    if (cure instanceof Cure.Extract extract) {
-      return new Candidate(finding, new Cure.Extract(extract.refactoring().named(name)));
-    }
-    if (cure instanceof Cure.Move move) {
-      return new Candidate(finding, new Cure.Move(move.refactoring().named(name), move.effect()));
-    }
-    if (cure instanceof Cure.Part part) {
-      return new Candidate(finding, new Cure.Part(part.refactoring().named(name), part.effect()));
-    }
-    return this;
+    return new Candidate(finding, cure.named(name));
   }
 }

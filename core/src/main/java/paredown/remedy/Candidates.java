@@ -176,7 +176,7 @@ public final class Candidates {
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
-  /** A name that says where it came from: {@code quotePart}, until somebody finds a better one. */
+  /** A name of the method and the class: {@code deckForPassenger}, until there is a better one. */
   private String partName(String target) {
     String method = finding.members().get(0).replaceAll("\\(.*", "");
     return method + NameWords.capitalised(Finding.shortName(target).replaceAll(".*\\.", ""));

@@ -1,5 +1,8 @@
 package paredown.remedy;
 
+import java.util.Optional;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.movemethod.MoveMethod;
@@ -13,55 +16,82 @@ public sealed interface Cure {
   /** What it does, in words: {@code move method fits to Berth}. */
   String says();
 
+  /** The same, with another name for what it makes. */
+  Cure named(String name);
+
+  /** The same where a kind of refusal is accepted; empty where it cannot be, or is already. */
+  Optional<Cure> accepting(RefusalKind kind);
+
   /** Whether Pare Down can do it. */
   default boolean isThere() {
     return !(this instanceof ByHand);
   }
 
-  /** An extraction of a class, which can be done. */
-  record Extract(ExtractClass refactoring) implements Cure {
+  /** A cure that can be done. */
+  sealed interface Done extends Cure {
+    Refactoring refactoring();
+
     @Override
-    public String command() {
-      return refactoring.command();
+    default String command() {
+      return refactoring().command();
     }
 
     @Override
-    public String says() {
-      return refactoring.says();
-    }
-  }
-
-  /**
-   * A move of a method, which can be done.
-   *
-   * @param effect measured on the facts
-   */
-  record Move(MoveMethod refactoring, Effect effect) implements Cure {
-    @Override
-    public String command() {
-      return refactoring.command();
-    }
-
-    @Override
-    public String says() {
-      return refactoring.says();
+    default String says() {
+      return refactoring().says();
     }
   }
 
-  /**
-   * An extraction of a part of a method, which moves on to another class, and can be done.
-   *
-   * @param effect measured on the facts
-   */
-  record Part(ExtractMethod refactoring, Effect effect) implements Cure {
+  /** One whose effect the facts tell, before it is planned. */
+  sealed interface Measured extends Done {
+    Effect effect();
+  }
+
+  /** An extraction of a class. */
+  record Extract(ExtractClass refactoring) implements Done {
     @Override
-    public String command() {
-      return refactoring.command();
+    public Cure named(String name) {
+      return new Extract(refactoring.named(name));
     }
 
     @Override
-    public String says() {
-      return refactoring.says();
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.of(kind)
+          .filter(ExtractClass.acceptable()::contains)
+          .filter(each -> !refactoring.accepted().contains(each))
+          .map(each -> new Extract(refactoring.accepting(each)));
+    }
+  }
+
+  /** A move of a method. */
+  record Move(MoveMethod refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return new Move(refactoring.named(name), effect);
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.of(kind)
+          .filter(MoveMethod.acceptable()::contains)
+          .filter(each -> !refactoring.accepted().contains(each))
+          .map(each -> new Move(refactoring.accepting(each), effect));
+    }
+  }
+
+  /** An extraction of a part of a method, which may move on to another class. */
+  record Part(ExtractMethod refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return new Part(refactoring.named(name), effect);
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.of(kind)
+          .filter(ExtractMethod.acceptable()::contains)
+          .filter(each -> !refactoring.accepted().contains(each))
+          .map(each -> new Part(refactoring.accepting(each), effect));
     }
   }
 
@@ -71,5 +101,15 @@ public sealed interface Cure {
    * @param says what it does, in words: {@code move method fits to Berth}
    * @param effect measured on the facts
    */
-  record ByHand(String command, String says, Effect effect) implements Cure {}
+  record ByHand(String command, String says, Effect effect) implements Cure {
+    @Override
+    public Cure named(String name) {
+      return this;
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.empty();
+    }
+  }
 }

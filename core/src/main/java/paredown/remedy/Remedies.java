@@ -13,7 +13,6 @@ import paredown.facts.TypeFact;
 import paredown.measure.Size;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.operation.extractclass.ExtractClass;
@@ -114,11 +113,8 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
     if (candidate.cure() instanceof Cure.Extract extract) {
       return plan(candidate, extract.refactoring(), facts, sources, index);
     }
-    if (candidate.cure() instanceof Cure.Move move) {
-      return plan(candidate, move.refactoring(), move.effect(), sources, index);
-    }
-    if (candidate.cure() instanceof Cure.Part part) {
-      return plan(candidate, part.refactoring(), part.effect(), sources, index);
+    if (candidate.cure() instanceof Cure.Measured measured) {
+      return plan(candidate, measured, sources, index);
     }
     throw new UnusableRequest(
         "To %s is not there yet.".formatted(((Cure.ByHand) candidate.cure()).says()),
@@ -126,18 +122,14 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
   }
 
   private static Remedy plan(
-      Candidate candidate,
-      Refactoring refactoring,
-      Effect effect,
-      Sources sources,
-      SourceIndex index) {
-    Judged judged = Judged.of(refactoring, sources, index);
-    List<String> price = new ArrayList<>(effect.price());
+      Candidate candidate, Cure.Measured cure, Sources sources, SourceIndex index) {
+    Judged judged = Judged.of(cure.refactoring(), sources, index);
+    List<String> price = new ArrayList<>(cure.effect().price());
     price.addAll(price(judged.change(), 2));
     return new Remedy(
         candidate.id(),
-        refactoring,
-        new Effect(effect.figures(), price),
+        cure.refactoring(),
+        new Effect(cure.effect().figures(), price),
         judged.change(),
         judged.verdict());
   }

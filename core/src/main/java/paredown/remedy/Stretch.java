@@ -42,8 +42,8 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
     List<Stretch> all =
         Stream.concat(spans.stream().filter(span -> span.depth() <= 2), paragraphs(method))
             .filter(span -> !span.jumps() && span.lines() >= LEAST_LINES)
-            .filter(span -> span.lines() * LEAST_SHARE > lines(method))
-            .filter(span -> span.lines() * 5 < lines(method) * 4)
+            .filter(span -> span.lines() * LEAST_SHARE > method.range().lines())
+            .filter(span -> span.lines() * 5 < method.range().lines() * 4)
             .map(span -> new Stretch(method, span, inputs(method, span), method.body().left(span)))
             .filter(stretch -> stretch.inputs() <= MOST_INPUTS && stretch.results().size() <= 1)
             .sorted(Comparator.comparingInt(Stretch::cost))
@@ -63,10 +63,6 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
 
   private boolean meets(Stretch other) {
     return span.start() < other.span.end() && other.span.start() < span.end();
-  }
-
-  private static int lines(MethodFact method) {
-    return method.range().end().line() - method.range().start().line() + 1;
   }
 
   private static int inputs(MethodFact method, Span span) {
@@ -124,7 +120,7 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
 
   /** The lines of the method before and after, and what the new one takes. */
   Effect effect() {
-    int lines = lines(method);
+    int lines = method.range().lines();
     return new Effect(
         List.of(new Effect.Figure("lines of the method", lines, lines - span.lines() + 1)),
         inputs == 0

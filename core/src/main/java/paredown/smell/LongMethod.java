@@ -22,13 +22,9 @@ final class LongMethod implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     return grounds
         .methods()
-        .filter(owned -> lines(owned.method()) > grounds.limits().longLines())
+        .filter(owned -> owned.method().range().lines() > grounds.limits().longLines())
         .filter(owned -> owned.method().branches() > DECISIONS)
         .map(owned -> finding(owned, grounds.limits()));
-  }
-
-  private static int lines(MethodFact method) {
-    return method.range().end().line() - method.range().start().line() + 1;
   }
 
   private static Finding finding(Owned owned, Limits limits) {
@@ -49,23 +45,25 @@ final class LongMethod implements Detector {
         List.of(
             new Evidence.Figure(
                 "lines",
-                lines(method),
+                method.range().lines(),
                 limits.longLines(),
                 "%d lines; more than %d do not fit a screen"
-                    .formatted(lines(method), limits.longLines())),
+                    .formatted(method.range().lines(), limits.longLines())),
             new Evidence.Figure(
                 "branches", method.branches(), -1, method.branches() + " ways through it"));
     return new Finding(
         Smell.LONG_METHOD,
         Form.METHOD,
-        weight(lines(method), method.branches(), limits),
+        weight(method.range().lines(), method.branches(), limits),
         owned.type().name(),
         List.of(method.signature()),
         List.of(method.signature()),
         method.range(),
         "%s runs over %d lines, in %s"
-            .formatted(method.name(), lines(method), Counted.of(stages, "stage", "stages")),
-        "%s of %s runs over %d lines.".formatted(method.signature(), owned.owner(), lines(method)),
+            .formatted(
+                method.name(), method.range().lines(), Counted.of(stages, "stage", "stages")),
+        "%s of %s runs over %d lines."
+            .formatted(method.signature(), owned.owner(), method.range().lines()),
         Evidence.of(figures, "Its stages begin here:", rows));
   }
 

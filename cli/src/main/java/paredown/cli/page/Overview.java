@@ -71,7 +71,7 @@ public final class Overview {
   }
 
   private static int lines(TypeFact type) {
-    return type.range().end().line() - type.range().start().line() + 1;
+    return type.range().lines();
   }
 
   /** The top-level class of a name: the first part that begins with a capital letter. */

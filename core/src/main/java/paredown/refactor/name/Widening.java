@@ -167,7 +167,8 @@ public final class Widening {
             || Overriding.isOverridden(program, (ExecutableElement) element));
   }
 
-  private static String name(Element element) {
+  /** What a declaration is called where it is announced: {@code Sailing#fare}. */
+  public static String name(Element element) {
     return element instanceof TypeElement type
         ? type.getSimpleName().toString()
         : element.getEnclosingElement().getSimpleName()

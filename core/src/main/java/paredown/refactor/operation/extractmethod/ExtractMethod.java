@@ -10,7 +10,6 @@ import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.program.Unit;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -72,7 +71,7 @@ public record ExtractMethod(
     Program program = RecentPrograms.of(sources, Set.of(path));
     ReadableFiles.require(program, Set.of(path));
     UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-    TreePath first = Part.of(trees, wanted.within(trees.source())).first();
+    TreePath first = wanted.part(trees).first();
     String owner = trees.classAround(first).getQualifiedName().toString();
     if (owner.isEmpty()) {
       throw Refused.because(RefusalKind.NOT_ALONE, place, trees.place(first.getLeaf()));
@@ -107,15 +106,10 @@ public record ExtractMethod(
             files,
             program -> {
               ReadableFiles.require(program, files);
-              return new Rounds.Outcome(files, () -> plan(program, path, wanted, index).change());
+              UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+              return new Rounds.Outcome(
+                  files, () -> new ExtractMethodPlan(this, trees, wanted.part(trees)).change());
             });
-  }
-
-  private ExtractMethodPlan plan(Program program, String path, Place wanted, SourceIndex index) {
-    Unit unit = program.unit(path).orElseThrow();
-    UnitTrees trees = new UnitTrees(program, unit);
-    Part part = Part.of(trees, wanted.within(unit.source()));
-    return new ExtractMethodPlan(this, trees, part);
   }
 
   @Override

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
@@ -117,7 +118,7 @@ final class ExtractMethodPlan {
                 arguments.name()
                     + parameters.stream()
                         .map(each -> each.getSimpleName().toString())
-                        .collect(java.util.stream.Collectors.joining(", ", "(", ")")),
+                        .collect(Collectors.joining(", ", "(", ")")),
                 owner.writtenName()),
         new EditedFiles(program).of(edits),
         Map.of(),

@@ -7,6 +7,7 @@ import paredown.UnusableRequest;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
+import paredown.refactor.code.UnitTrees;
 import paredown.text.SourceText;
 
 /**
@@ -84,7 +85,7 @@ record Place(String file, int firstLine, int firstColumn, int lastLine, int last
    *
    * @throws UnusableRequest where the text has no such place
    */
-  int[] within(SourceText source) {
+  private int[] within(SourceText source) {
     int lines = source.line(source.length());
     if (firstLine < 1 || lastLine < firstLine || lastLine > lines) {
       throw new UnusableRequest(
@@ -109,6 +110,11 @@ record Place(String file, int firstLine, int firstColumn, int lastLine, int last
           "There is no code in %s.".formatted(this), "Give a place that holds statements.");
     }
     return new int[] {start, end};
+  }
+
+  /** The part of a method that it is in a file. */
+  Part part(UnitTrees trees) {
+    return Part.of(trees, within(trees.source()));
   }
 
   @Override

@@ -25,8 +25,10 @@ record EmptiedPackage(DeclaredType type, Sources sources, SourceIndex index) {
     if (name.isEmpty() || !isEmptied()) {
       return files;
     }
+    String dot = "\\s*\\.\\s*";
     Pattern all =
-        Pattern.compile("import\\s+" + Pattern.quote(name).replace(".", "\\E\\s*\\.\\s*\\Q"));
+        Pattern.compile(
+            "import\\s+" + Pattern.quote(name).replace(".", "\\E" + dot + "\\Q") + dot + "\\*");
     for (SourceFile file : sources.files()) {
       if (all.matcher(sources.text(file.path()).text()).find()) {
         files.add(file.path());

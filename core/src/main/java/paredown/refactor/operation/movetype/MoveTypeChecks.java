@@ -161,22 +161,19 @@ final class MoveTypeChecks {
     SourceText source = owner.source();
     List<Token> tokens = source.tokens();
     for (int i = 0; i + 2 < tokens.size(); i++) {
-      String word = source.slice(tokens.get(i).start(), tokens.get(i).end());
-      boolean loader =
-          source
-              .slice(source.lineStart(tokens.get(i).start()), tokens.get(i).start())
-              .contains("oader");
+      int start = tokens.get(i).start();
+      if (!BESIDE.contains(source.slice(start, tokens.get(i).end()))) {
+        continue;
+      }
+      boolean loader = source.slice(source.lineStart(start), start).contains("oader");
       boolean absolute = source.text().startsWith("\"/", tokens.get(i + 2).start());
-      if (BESIDE.contains(word)
-          && !loader
-          && !absolute
-          && !overruled.overrules(RefusalKind.REFLECTED)) {
+      if (!loader && !absolute && !overruled.overrules(RefusalKind.REFLECTED)) {
         throw Refused.advising(
             RefusalKind.REFLECTED,
             "%s cannot be moved: it reads a file that stands beside it."
                 .formatted(owner.simpleName()),
             "Move that file along, and say --accept reflected.",
-            source.place(tokens.get(i).start()));
+            source.place(start));
       }
     }
   }

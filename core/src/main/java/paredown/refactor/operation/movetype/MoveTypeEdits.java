@@ -21,6 +21,7 @@ import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.DocReference;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.NewImport;
@@ -32,10 +33,6 @@ import paredown.text.Token;
 
 /** Says where a type is now: in its own file, in imports, qualified names and Javadoc. */
 final class MoveTypeEdits {
-  /** A reference in a Javadoc comment, from its beginning. */
-  private static final Pattern REFERENCE =
-      Pattern.compile("\\G[\\w.$]*(?:#[\\w$]+)?(?:\\([^)}]*\\))?");
-
   private static final Pattern NAME = Pattern.compile("[\\w$]+(?:\\.[\\w$]+)*");
 
   private static final String USELESS = "its package is the same now, or is no more";
@@ -45,6 +42,7 @@ final class MoveTypeEdits {
   private final String target;
   private final boolean emptied;
   private final String home;
+  private final String key;
   private final EditList edits = new EditList();
 
   /**
@@ -58,6 +56,7 @@ final class MoveTypeEdits {
     this.target = target;
     this.emptied = emptied;
     this.home = owner.packageName();
+    this.key = program.symbols().key(owner.element());
   }
 
   EditList collected() {
@@ -150,9 +149,7 @@ final class MoveTypeEdits {
     /** A use of the type by its whole name, in code and in imports. */
     private void qualified(Use use, Set<Integer> removed) {
       boolean meant =
-          use.kind() == UseKind.NAME
-              && use.key().equals(program.symbols().key(owner.element()))
-              && source.isBehindDot(use.offset());
+          use.kind() == UseKind.NAME && use.key().equals(key) && source.isBehindDot(use.offset());
       int end = use.offset() + owner.simpleName().length();
       if (!meant || removed.contains(end)) {
         return;
@@ -242,30 +239,29 @@ final class MoveTypeEdits {
 
     private NewImport newImport(TypeElement type, String around) {
       String simple = type.getSimpleName().toString();
-      String key = program.symbols().key(type);
+      String meant = program.symbols().key(type);
       return new NewImport(
-          around + "." + simple, text -> text.text(around + ".").name(simple, key));
+          around + "." + simple, text -> text.text(around + ".").name(simple, meant));
     }
 
     /** The new imports take the places of the useless ones, as far as there are any. */
     private void imports(List<ImportTree> useless) {
       int count = 0;
       for (TypeElement type : needed.values()) {
-        String around = own ? MoveTypeChecks.packageOf(program, type) : target;
-        String key = program.symbols().key(type);
-        String simple = type.getSimpleName().toString();
+        NewImport wanted = newImport(type, own ? MoveTypeChecks.packageOf(program, type) : target);
         if (useless.isEmpty()) {
-          edits.add(trees.path(), newImport(type, around).in(trees, count++ == 0));
+          edits.add(trees.path(), wanted.in(trees, count++ == 0));
         } else {
           Tree place = useless.remove(0).getQualifiedIdentifier();
-          Written text = Written.text(around + ".").name(simple, key).done();
+          Written.Text text = Written.text("");
+          wanted.spelled().accept(text);
           List<Replacement.Dropped> dropped =
               program.uses().within(trees.path(), trees.start(place), trees.end(place)).stream()
                   .map(use -> new Replacement.Dropped(use.place(), USELESS))
                   .toList();
           edits.add(
               trees.path(),
-              new Replacement(trees.start(place), trees.end(place), List.of(text), dropped));
+              new Replacement(trees.start(place), trees.end(place), List.of(text.done()), dropped));
         }
       }
       UnusedImports.removals(trees, useless, USELESS)
@@ -274,11 +270,8 @@ final class MoveTypeEdits {
 
     /** The names of types in a Javadoc reference: before a member, and among its parameters. */
     private void reference(Use use) {
-      Matcher reference = REFERENCE.matcher(source.text());
-      if (!reference.find(use.offset())) {
-        return;
-      }
-      Matcher name = NAME.matcher(source.text()).region(use.offset(), reference.end());
+      Matcher name =
+          NAME.matcher(source.text()).region(use.offset(), DocReference.end(source, use.offset()));
       while (name.find()) {
         boolean member = name.start() > 0 && source.text().charAt(name.start() - 1) == '#';
         if (!member) {

@@ -56,15 +56,6 @@ final class Parting {
     }
   }
 
-  private static String name(Element element) {
-    return element instanceof TypeElement type
-        ? type.getSimpleName().toString()
-        : element.getEnclosingElement().getSimpleName()
-            + (element.getKind() == ElementKind.CONSTRUCTOR
-                ? "'s constructor"
-                : "#" + element.getSimpleName());
-  }
-
   private final class Scan extends TreePathScanner<Void, Void> {
     private final UnitTrees trees;
 
@@ -117,7 +108,7 @@ final class Parting {
         throw Refused.advising(
             refused.kind(),
             "%s cannot be moved: %s would have to be public, and cannot be made so."
-                .formatted(owner.simpleName(), name(element)),
+                .formatted(owner.simpleName(), Widening.name(element)),
             "Make it public first, or let its users ask something else.",
             trees.place(tree));
       }

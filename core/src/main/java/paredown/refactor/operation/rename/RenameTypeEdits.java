@@ -13,6 +13,7 @@ import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.code.DocReference;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
@@ -20,10 +21,6 @@ import paredown.text.WholeWord;
 
 /** Says the new name of a type wherever it is meant: its declaration, uses, and Javadoc. */
 final class RenameTypeEdits {
-  /** A reference in a Javadoc comment, from its beginning. */
-  private static final Pattern REFERENCE =
-      Pattern.compile("\\G[\\w.$]*(?:#[\\w$]+)?(?:\\([^)}]*\\))?");
-
   private final OwnerClass owner;
   private final Program program;
   private final String old;
@@ -79,17 +76,14 @@ final class RenameTypeEdits {
 
   /** Notes where a Javadoc reference names the type: before a member, or among its parameters. */
   private void reference(Use use, SourceText source) {
-    Matcher reference = REFERENCE.matcher(source.text());
-    if (reference.find(use.offset())) {
-      Matcher word =
-          whole
-              .matcher(source.text())
-              .region(use.offset(), reference.end())
-              .useTransparentBounds(true);
-      while (word.find()) {
-        if (isMeant(source, use, word.start())) {
-          note(source.path(), word.start());
-        }
+    Matcher word =
+        whole
+            .matcher(source.text())
+            .region(use.offset(), DocReference.end(source, use.offset()))
+            .useTransparentBounds(true);
+    while (word.find()) {
+      if (isMeant(source, use, word.start())) {
+        note(source.path(), word.start());
       }
     }
   }
