@@ -30,6 +30,7 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 
@@ -95,6 +96,9 @@ final class ExtractMethodPlan {
     List<TypeMirror> thrown = Thrown.of(trees, part.trees());
     thrown.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each));
 
+    // A private method is no part of the version that the compiler works out.
+    OnlookersFromOutside.assume(owner, List.of());
+
     TypeNames names = new TypeNames(trees, program.symbols()::key);
     EditList edits = new EditList();
     String file = trees.path();
@@ -124,7 +128,8 @@ final class ExtractMethodPlan {
         Map.of(),
         Map.of(),
         Set.of(file),
-        new Change.Report(List.of(), List.of(), List.of(), notes(parameters)));
+        new Change.Report(List.of(), List.of(), List.of(), notes(parameters))
+            .assuming(owner.assumptions().all()));
   }
 
   private String lines() {

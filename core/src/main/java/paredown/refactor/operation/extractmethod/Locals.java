@@ -85,7 +85,7 @@ final class Locals {
     for (Named use : uses) {
       VariableElement variable = use.variable();
       boolean left = isOwn(variable) || written.contains(variable);
-      if (left && !part.holds(use.offset()) && (use.offset() >= part.end() || isAgain(use))) {
+      if (left && (use.offset() >= part.end() || isAgain(use))) {
         results.add(variable);
       }
     }
@@ -123,10 +123,10 @@ final class Locals {
             .noneMatch(use -> use.offset() < part.start());
   }
 
-  /** Whether a use in front of the part comes again behind it, in a loop around both. */
+  /** Whether a use in front of the part, or in it, comes again behind it, in a loop around both. */
   private boolean isAgain(Named use) {
     TreePath declaration = declared.get(use.variable());
-    for (TreePath at = part.first(); at != null; at = at.getParentPath()) {
+    for (TreePath at = part.first().getParentPath(); at != null; at = at.getParentPath()) {
       StatementTree body = body(at.getLeaf());
       boolean around =
           body != null
