@@ -10,14 +10,10 @@ import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import paredown.facts.Facts;
-import paredown.program.Program;
 import paredown.program.Sources;
-import paredown.program.Unit;
-import paredown.project.SourceFile;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.text.SourceText;
@@ -27,13 +23,8 @@ final class ExtractMethodSites implements Sites {
   @Override
   public List<Site> in(Facts facts, Sources sources, Predicate<String> isMain, Random random) {
     List<Site> sites = new ArrayList<>();
-    for (SourceFile file : sources.files()) {
-      if (isMain.test(file.path())) {
-        Program program = Program.of(sources, Set.of(file.path()));
-        Unit unit = program.unit(file.path()).orElseThrow();
-        new Scan(new UnitTrees(program, unit), random, sites).scan(unit.tree(), null);
-      }
-    }
+    MainCode.of(
+        sources, isMain, trees -> new Scan(trees, random, sites).scan(trees.unit().tree(), null));
     return sites;
   }
 

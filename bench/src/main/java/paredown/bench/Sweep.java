@@ -34,6 +34,7 @@ import paredown.project.SourceFile;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.refactor.plan.Judged;
 
 /**
@@ -51,6 +52,9 @@ public final class Sweep {
           "move-class", MoveTypeSites::new,
           "extract-class", ExtractClassSites::new,
           "extract-method", ExtractMethodSites::new,
+          "inline-variable", InlineVariableSites::new,
+          "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE),
+          "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT),
           "rename", RenameSites::new,
           "order-members", OrderSites::new);
 

@@ -13,6 +13,7 @@ final class Commands {
           WhyCommand.class,
           MendCommand.class,
           ExtractCommand.class,
+          InlineCommand.class,
           MoveCommand.class,
           RenameCommand.class,
           OrderCommand.class,
@@ -21,7 +22,6 @@ final class Commands {
           UndoCommand.class,
           TestCommand.class,
           DemoCommand.class,
-          NotYetCommand.Inline.class,
           HelpCommand.class);
 
   private Commands() {}

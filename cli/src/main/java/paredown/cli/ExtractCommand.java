@@ -6,6 +6,7 @@ import java.util.Optional;
 import paredown.UnusableRequest;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
@@ -18,16 +19,19 @@ import picocli.CommandLine.Parameters;
     name = "extract",
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
-    description = "Takes members out into a class, and code out into a method.",
+    description = "Takes members out into a class, and code out into a method or variable.",
     footer = {
       "",
       "Examples:",
       "  pare extract class Sailing --fields departs,arrives --name Passage",
-      "  pare extract method Sailing:42-47 --name announce"
+      "  pare extract method Sailing:42-47 --name announce",
+      "  pare extract variable Sailing:76:26-76:48 --name needed"
     },
     subcommands = {
       ExtractCommand.OfClass.class,
       ExtractCommand.OfMethod.class,
+      ExtractCommand.OfVariable.class,
+      ExtractCommand.OfConstant.class,
       NotYetCommand.Extract.class
     })
 final class ExtractCommand extends PareCommand {
@@ -35,7 +39,8 @@ final class ExtractCommand extends PareCommand {
   @Override
   int run() {
     throw new UnusableRequest(
-        "Extract what?", "Try pare extract class --help or pare extract method --help.");
+        "Extract what?",
+        "Try --help of pare extract class, extract method, extract variable, extract constant.");
   }
 
   /** Takes fields and methods of a class into a class of their own. */
@@ -233,6 +238,79 @@ final class ExtractCommand extends PareCommand {
               name,
               Optional.ofNullable(target),
               Accepted.of(accepted, ExtractMethod.acceptable())));
+    }
+  }
+
+  /** The arguments of what gives a name to a value. */
+  abstract static class Naming extends ChangeCommand {
+    @Parameters(
+        paramLabel = "PLACE",
+        description = {
+          "The expression: FILE:LINE:COLUMN-LINE:COLUMN with both ends,",
+          "or FILE:LINE where it has the line for itself. A type may",
+          "stand for its file."
+        })
+    private String place;
+
+    @Option(names = "--name", paramLabel = "NAME", required = true, description = "The new name.")
+    private String name;
+
+    @Option(names = "--only-here", description = "Leave it where the same expression stands again.")
+    private boolean onlyHere;
+
+    abstract ExtractVariable.Kind kind();
+
+    @Override
+    Preview preview(Session session) {
+      return session.preview(new ExtractVariable(kind(), place, name, onlyHere));
+    }
+  }
+
+  /** Gives the value of an expression to a local variable. */
+  @Command(
+      name = "variable",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Gives the value of an expression to a new local variable.",
+        "The variable is declared in front of the statement, and named wherever the same expression",
+        "stands again in its block and gives the same value."
+      },
+      footer = {
+        "",
+        "Example:",
+        "  pare extract variable Sailing:76:26-76:48 --name needed",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfVariable extends Naming {
+    @Override
+    ExtractVariable.Kind kind() {
+      return ExtractVariable.Kind.VARIABLE;
+    }
+  }
+
+  /** Gives the value of an expression to a constant. */
+  @Command(
+      name = "constant",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Gives a value that the compiler knows to a new constant of the class.",
+        "The constant is private, stands behind the constants that are there, and is named wherever",
+        "the class says the same."
+      },
+      footer = {
+        "",
+        "Example:",
+        "  pare extract constant Tide:33:41-33:43 --name MINUTES_OF_FALL",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfConstant extends Naming {
+    @Override
+    ExtractVariable.Kind kind() {
+      return ExtractVariable.Kind.CONSTANT;
     }
   }
 }

@@ -17,18 +17,22 @@ abstract class NotYetCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         spec.qualifiedName() + " is not there yet.",
-        "What there is: pare survey, why, mend, extract class, extract method, move method, move class, rename, order members, accept, steps, undo, test, demo.");
+        "What there is: pare survey, why, mend, extract class, extract method, extract variable, extract constant, inline variable, move method, move class, rename, order members, accept, steps, undo, test, demo.");
   }
 
-  @Command(name = "inline", hidden = true, description = "Not there yet.")
+  @Command(
+      name = "method",
+      aliases = {"class", "field", "constant"},
+      hidden = true,
+      description = "Not there yet.")
   static final class Inline extends NotYetCommand {}
 
   @Command(name = "field", hidden = true, description = "Not there yet.")
   static final class Move extends NotYetCommand {}
 
   @Command(
-      name = "variable",
-      aliases = {"constant", "field", "superclass", "parameter-object"},
+      name = "field",
+      aliases = {"superclass", "parameter-object"},
       hidden = true,
       description = "Not there yet.")
   static final class Extract extends NotYetCommand {}

@@ -1,6 +1,7 @@
 package paredown.gate;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -29,6 +30,9 @@ import paredown.program.UseKind;
  */
 final class BindingsKept {
   private static final String OBJECT = "constructor java.lang.Object()";
+
+  /** What a new variable has by its value, which is looked at itself, and where it is named. */
+  private static final Set<UseKind> OF_NEW = EnumSet.of(UseKind.CONSTANT, UseKind.INFERRED);
 
   private static final Pattern OF_THIS = Pattern.compile("\\bthis\\s*\\.\\s*$");
 
@@ -132,7 +136,8 @@ final class BindingsKept {
   private void compareWritten(Use use) {
     WrittenUse meant = written.remove(use.place());
     if (meant == null) {
-      if (use.kind() != UseKind.IMPLICIT_SUPER || !use.key().equals(OBJECT)) {
+      boolean plainSuper = use.kind() == UseKind.IMPLICIT_SUPER && use.key().equals(OBJECT);
+      if (!plainSuper && !OF_NEW.contains(use.kind())) {
         broke(place(use) + " is bound to " + use.key() + ", which nobody meant");
       }
       return;

@@ -89,6 +89,7 @@ final class Nodes {
 
   private final List<Node> all = new ArrayList<>();
   private final Map<Long, List<Node>> byRange = new HashMap<>();
+  private final Map<Integer, Node> cases = new HashMap<>();
 
   /** Where each body begins and ends, and its number. */
   private final List<int[]> bodies = new ArrayList<>();
@@ -114,6 +115,11 @@ final class Nodes {
   /** The node of a kind that takes up just a range; empty where none does. */
   Optional<Node> at(int start, int end, Tree.Kind kind) {
     return at(start, end).stream().filter(node -> node.kind() == kind).findFirst();
+  }
+
+  /** A case of a switch by where it begins: it has no sign that ends it. */
+  Optional<Node> caseAt(int start) {
+    return Optional.ofNullable(cases.get(start));
   }
 
   private static long range(int start, int end) {
@@ -178,6 +184,9 @@ final class Nodes {
       Node node = new Node(new TreePath(getCurrentPath(), tree), start, end, outer);
       all.add(node);
       byRange.computeIfAbsent(range(start, end), key -> new ArrayList<>(1)).add(node);
+      if (node.kind() == Tree.Kind.CASE) {
+        cases.put(start, node);
+      }
       inside = node;
       super.scan(tree, null);
       inside = outer;

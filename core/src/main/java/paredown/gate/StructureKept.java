@@ -37,6 +37,7 @@ final class StructureKept {
   private static final Set<Tree.Kind> LISTS =
       Set.of(
           Tree.Kind.BLOCK,
+          Tree.Kind.CASE,
           Tree.Kind.METHOD_INVOCATION,
           Tree.Kind.NEW_CLASS,
           Tree.Kind.NEW_ARRAY,
@@ -143,6 +144,12 @@ final class StructureKept {
   private Optional<Nodes.Node> find(ChangedFile file, List<Region> near, Nodes.Node node) {
     List<End> starts = starts(file, near, node.start());
     List<End> ends = ends(file, near, node.end());
+    if (node.kind() == Tree.Kind.CASE) {
+      return starts.stream()
+          .filter(start -> old(start.file()) != null)
+          .flatMap(start -> old(start.file()).caseAt(start.offset()).stream())
+          .findFirst();
+    }
     Optional<Nodes.Node> loose = Optional.empty();
     for (End start : starts) {
       for (End end : ends) {

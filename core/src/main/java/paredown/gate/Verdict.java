@@ -1,6 +1,10 @@
 package paredown.gate;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * A verdict is what the first two gates say of a change.
@@ -30,5 +34,29 @@ public record Verdict(
 
   public boolean passed() {
     return errors.isEmpty() && breaks.isEmpty() && types.isEmpty() && dispatch.isEmpty();
+  }
+
+  /** What it says first of a change that did not pass; empty where it has nothing to say. */
+  public Optional<Objection> first() {
+    return Stream.of(errors, breaks, types, dispatch)
+        .flatMap(List::stream)
+        .findFirst()
+        .map(Objection::of);
+  }
+
+  /**
+   * One thing that a verdict says.
+   *
+   * @param place in the changed text; empty where it has none
+   */
+  public record Objection(String place, String what) {
+    private static final Pattern PLACED = Pattern.compile("(\\S+:\\d+):? (.*)", Pattern.DOTALL);
+
+    private static Objection of(String sentence) {
+      Matcher placed = PLACED.matcher(sentence);
+      return placed.matches()
+          ? new Objection(placed.group(1), placed.group(2))
+          : new Objection("", sentence);
+    }
   }
 }

@@ -25,7 +25,14 @@ class AssumptionKindTest {
   private static Map<String, RefactoringCase> examples() throws IOException {
     Map<String, RefactoringCase> examples = new LinkedHashMap<>();
     for (String operation :
-        List.of("extract-class", "move-method", "rename", "move-class", "extract-method")) {
+        List.of(
+            "extract-class",
+            "move-method",
+            "rename",
+            "move-class",
+            "extract-method",
+            "inline-variable",
+            "extract-variable")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

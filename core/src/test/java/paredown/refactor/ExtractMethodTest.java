@@ -69,7 +69,7 @@ class ExtractMethodTest {
     assertEquals(
         "src/ferry/Desk.java has no lines 20 to 21; its last is 12.",
         unusable("Desk:20-21").getMessage());
-    assertEquals("There is no code in Desk:5-5.", unusable("Desk:5").getMessage());
+    assertEquals("There is no code in Desk:5.", unusable("Desk:5").getMessage());
     assertEquals(
         "There is no source file Dusk.java in this project.", unusable("Dusk.java:5").getMessage());
   }

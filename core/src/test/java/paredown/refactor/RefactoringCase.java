@@ -20,6 +20,8 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.movetype.MoveType;
 import paredown.refactor.operation.order.OrderMembers;
@@ -104,6 +106,13 @@ record RefactoringCase(
     if (operation.get(0).equals("extract") && operation.get(1).equals("method")) {
       return new ExtractMethod(operation.get(2), option("--name"), optional("--to"), accepted());
     }
+    if (operation.get(0).equals("extract") && !operation.get(1).equals("class")) {
+      return new ExtractVariable(
+          ExtractVariable.Kind.valueOf(operation.get(1).toUpperCase()),
+          operation.get(2),
+          option("--name"),
+          operation.contains("--only-here"));
+    }
     if (operation.get(0).equals("extract")) {
       return new ExtractClass(
           operation.get(2),
@@ -118,6 +127,9 @@ record RefactoringCase(
               optional("--held-as"),
               optional("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    if (operation.get(0).equals("inline")) {
+      return new InlineVariable(operation.get(2));
     }
     if (operation.get(0).equals("order")) {
       return new OrderMembers(operation.get(2));

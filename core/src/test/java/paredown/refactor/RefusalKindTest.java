@@ -41,7 +41,14 @@ class RefusalKindTest {
   private static Map<String, String> examples() throws IOException {
     Map<String, String> examples = new TreeMap<>();
     for (String operation :
-        List.of("extract-class", "move-method", "rename", "move-class", "extract-method")) {
+        List.of(
+            "extract-class",
+            "move-method",
+            "rename",
+            "move-class",
+            "extract-method",
+            "inline-variable",
+            "extract-variable")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

@@ -37,6 +37,12 @@ public final class Differential {
   /** The program of a seed, with an operation drawn for it. */
   public static SmallProgram program(String operation, long seed) {
     Random random = new Random(seed * 0x9E3779B97F4A7C15L + 11);
+    var inBody = Draw.IN_BODIES.get(operation);
+    if (inBody != null && random.nextInt(8) > 0) {
+      Map<String, String> files = RandomBody.files(random);
+      String command = inBody.apply(files, random);
+      return new SmallProgram(operation + "-" + seed, command, files);
+    }
     RandomProgram program = new RandomProgram(random);
     Map<String, String> files = program.files();
     String command = Draw.ALL.get(operation).command(program, random);

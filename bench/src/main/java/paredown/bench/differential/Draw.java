@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 import java.util.regex.Pattern;
 
 /** Draws an operation and a site for a random program. */
@@ -13,12 +14,33 @@ interface Draw {
   Map<String, Draw> ALL =
       new TreeMap<>(
           Map.of(
-              "move-method", Draw::moveMethod,
-              "extract-class", Draw::extractClass,
-              "extract-method", Draw::extractMethod,
-              "order-members", (program, random) -> "order members " + one(types(program), random),
-              "rename", Draw::rename,
-              "rename-type", Draw::renameType));
+              "move-method",
+              Draw::moveMethod,
+              "extract-class",
+              Draw::extractClass,
+              "extract-method",
+              (program, random) -> extractMethod(program.files(), random),
+              "inline-variable",
+              (program, random) -> inlineVariable(program.files(), random),
+              "extract-variable",
+              (program, random) -> extractVariable(program.files(), random),
+              "order-members",
+              (program, random) -> "order members " + one(types(program), random),
+              "rename",
+              Draw::rename,
+              "rename-type",
+              Draw::renameType));
+
+  /** The operations on the code of one method, which have programs of their own beside. */
+  Map<String, BiFunction<Map<String, String>, Random, String>> IN_BODIES =
+      new TreeMap<>(
+          Map.of(
+              "extract-method",
+              Draw::extractMethod,
+              "inline-variable",
+              Draw::inlineVariable,
+              "extract-variable",
+              Draw::extractVariable));
 
   /** A command as it is typed. */
   String command(RandomProgram program, Random random);
@@ -100,18 +122,60 @@ interface Draw {
   }
 
   /** Some lines of the body of a method, most of which are whole statements. */
-  private static String extractMethod(RandomProgram program, Random random) {
+  private static String extractMethod(Map<String, String> files, Random random) {
     List<String> places = new ArrayList<>();
-    program
-        .files()
-        .forEach(
-            (file, text) -> {
-              if (file.startsWith("Owner") || file.startsWith("Main")) {
-                bodies(file, List.of(text.split("\n", -1)), random, places);
-              }
-            });
+    files.forEach(
+        (file, text) -> {
+          if (file.startsWith("Owner") || file.startsWith("Main")) {
+            bodies(file, List.of(text.split("\n", -1)), random, places);
+          }
+        });
     return "extract method %s --name part".formatted(one(places, random));
   }
+
+  /** A line that declares a variable with a value. */
+  private static String inlineVariable(Map<String, String> files, Random random) {
+    List<String> places = new ArrayList<>();
+    files.forEach(
+        (file, text) -> {
+          List<String> lines = List.of(text.split("\n", -1));
+          for (int i = 0; i < lines.size(); i++) {
+            if (lines.get(i).matches("    +(?:final )?[A-Za-z<>\\[\\]]+ \\w+ = .*;")) {
+              places.add("src/%s:%d".formatted(file, i + 1));
+            }
+          }
+        });
+    return "inline variable " + (places.isEmpty() ? "src/Main.java:1" : one(places, random));
+  }
+
+  /** What looks like an expression in a line. */
+  private static String extractVariable(Map<String, String> files, Random random) {
+    List<String> places = new ArrayList<>();
+    files.forEach(
+        (file, text) -> {
+          List<String> lines = List.of(text.split("\n", -1));
+          for (int i = 0; i < lines.size(); i++) {
+            if (lines.get(i).startsWith("    ")) {
+              int line = i + 1;
+              EXPRESSION
+                  .matcher(lines.get(i))
+                  .results()
+                  .map(
+                      found ->
+                          "src/%s:%d:%d-%d:%d"
+                              .formatted(file, line, found.start(1) + 1, line, found.end(1)))
+                  .forEach(places::add);
+            }
+          }
+        });
+    return "extract variable %s --name part%s"
+        .formatted(one(places, random), random.nextInt(4) == 0 ? " --only-here" : "");
+  }
+
+  /** A call, a sum, a name or what stands in brackets. */
+  Pattern EXPRESSION =
+      Pattern.compile(
+          "(?<=[ (])((?:[\\w.]+\\([^()]*\\))|(?:\\w+ [-+*/<>] \\w+)|(?:\\w+\\+\\+)|(?:[\\w.]+)|(?:\\w+ = [^()]*))(?=[ ;),])");
 
   private static void bodies(String file, List<String> lines, Random random, List<String> places) {
     for (int i = 0; i < lines.size(); i++) {

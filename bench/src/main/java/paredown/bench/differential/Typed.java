@@ -9,6 +9,8 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.rename.Rename;
@@ -43,6 +45,13 @@ final class Typed {
     if (words.get(0).equals("extract") && words.get(1).equals("method")) {
       return new ExtractMethod(words.get(2), option("--name").orElseThrow());
     }
+    if (words.get(0).equals("extract") && !words.get(1).equals("class")) {
+      return new ExtractVariable(
+          ExtractVariable.Kind.valueOf(words.get(1).toUpperCase()),
+          words.get(2),
+          option("--name").orElseThrow(),
+          words.contains("--only-here"));
+    }
     if (words.get(0).equals("extract")) {
       return new ExtractClass(
           words.get(2),
@@ -57,6 +66,9 @@ final class Typed {
               option("--held-as"),
               option("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               option("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    if (words.get(0).equals("inline")) {
+      return new InlineVariable(words.get(2));
     }
     if (words.get(0).equals("order")) {
       return new OrderMembers(words.get(2));

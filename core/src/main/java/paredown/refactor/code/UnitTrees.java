@@ -3,6 +3,7 @@ package paredown.refactor.code;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.SourcePositions;
 import com.sun.source.util.TreePath;
 import javax.lang.model.element.Element;
@@ -78,11 +79,35 @@ public final class UnitTrees {
         : new int[] {start, end};
   }
 
+  /**
+   * The range of a statement that goes: its lines, where it has them for itself, or what is left of
+   * a comment that stands behind it.
+   */
+  public int[] leaving(Tree statement) {
+    int start = start(statement);
+    int end = end(statement);
+    if (!source().startsLine(start)) {
+      return new int[] {start, end};
+    }
+    if (source().endsLine(end)) {
+      return new int[] {source().lineStart(start), source().nextLine(end - 1)};
+    }
+    while (Character.isWhitespace(source().text().charAt(end))) {
+      end++;
+    }
+    return new int[] {start, end};
+  }
+
   /** Where the name of an identifier or member select stands. */
   public int nameOffset(Tree expression) {
     return expression instanceof MemberSelectTree select
         ? end(select) - select.getIdentifier().length()
         : start(expression);
+  }
+
+  /** Whether a variable leaves its type to the compiler. */
+  public boolean isVar(VariableTree variable) {
+    return source().slice(start(variable), names.of(variable)).matches("(?s).*\\bvar\\s+");
   }
 
   public DeclaredNames names() {

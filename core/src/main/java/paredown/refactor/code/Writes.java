@@ -44,7 +44,9 @@ public final class Writes extends TreePathScanner<Void, Void> {
 
   @Override
   public Void visitUnary(UnaryTree tree, Void unused) {
-    add(tree.getExpression());
+    if (Values.isStep(tree.getKind())) {
+      add(tree.getExpression());
+    }
     return super.visitUnary(tree, null);
   }
 

@@ -8,6 +8,7 @@ import paredown.gate.Verdict;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Earlier;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -53,13 +54,23 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
           what[0]);
     }
     if (!verdict.passed()) {
-      refactoring.explain(verdict);
+      explain(refactoring, planned.change(), verdict);
     }
     Judged judged = new Judged(refactoring, planned.change(), verdict, planned.program());
     if (sources.project().settings().strict()) {
       judged.requireProved();
     }
     return judged;
+  }
+
+  /** Lets an operation say what stands in its way, with the places where that stands now. */
+  private static void explain(Refactoring refactoring, Change change, Verdict verdict) {
+    try {
+      refactoring.explain(verdict);
+    } catch (Refused refused) {
+      Earlier earlier = new Earlier(List.of(change));
+      throw refused.at(refused.places().stream().map(earlier::place).toList());
+    }
   }
 
   /**

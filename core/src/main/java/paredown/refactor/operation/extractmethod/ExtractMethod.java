@@ -13,6 +13,7 @@ import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
 import paredown.refactor.operation.movemethod.MoveMethod;
@@ -114,12 +115,12 @@ public record ExtractMethod(
 
   @Override
   public void explain(Verdict verdict) {
-    String what = verdict.errors().isEmpty() ? verdict.breaks().get(0) : verdict.errors().get(0);
+    Verdict.Objection met = verdict.first().orElseThrow();
     throw Refused.advising(
         RefusalKind.NOT_ALONE,
-        "The part does not mean the same in a method of its own: %s.".formatted(what),
+        "The part does not mean the same in a method of its own: %s.".formatted(met.what()),
         "Take more, or less.",
-        what.split("[ ]", 2)[0].replaceAll(":$", ""));
+        met.place());
   }
 
   @Override

@@ -1,18 +1,10 @@
 package paredown.refactor.operation.extractmethod;
 
-import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BindingPatternTree;
-import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
@@ -22,7 +14,6 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
-import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
@@ -31,7 +22,9 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Values;
 import paredown.refactor.code.Writes;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
@@ -172,40 +165,13 @@ final class ExtractMethodChecks {
   }
 
   private void requireValue() {
-    TreePath path = part.first();
-    Tree around = path.getParentPath().getLeaf();
-    Tree tree = path.getLeaf();
-    Element element = trees.element(path);
-    boolean noValue =
-        (element instanceof TypeElement || element instanceof PackageElement)
-                && (tree instanceof IdentifierTree || tree instanceof MemberSelectTree)
-            || around instanceof MethodInvocationTree call && call.getMethodSelect() == tree
-            || around instanceof AssignmentTree set && set.getVariable() == tree
-            || around instanceof CompoundAssignmentTree change && change.getVariable() == tree
-            || around instanceof CaseTree
-            || around instanceof UnaryTree unary && isStep(unary.getKind())
-            || around instanceof ParenthesizedTree && !(tree instanceof ExpressionTree);
-    TypeMirror type = trees.program().trees().getTypeMirror(path);
-    boolean typed =
-        type != null
-            && (type.getKind().isPrimitive()
-                || type.getKind() == TypeKind.DECLARED
-                || type.getKind() == TypeKind.ARRAY
-                || type.getKind() == TypeKind.TYPEVAR);
-    if (noValue || !typed) {
+    if (!Values.isOne(trees, part.first())) {
       throw alone("it is no value by itself");
     }
     boolean sets = locals.inputs().stream().anyMatch(locals::isWritten);
     if (sets) {
       throw alone("it sets a variable that stays");
     }
-  }
-
-  private static boolean isStep(Tree.Kind kind) {
-    return kind == Tree.Kind.PREFIX_INCREMENT
-        || kind == Tree.Kind.PREFIX_DECREMENT
-        || kind == Tree.Kind.POSTFIX_INCREMENT
-        || kind == Tree.Kind.POSTFIX_DECREMENT;
   }
 
   /** A constant that comes as a parameter is none any more. */

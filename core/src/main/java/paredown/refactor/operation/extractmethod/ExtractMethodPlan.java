@@ -26,6 +26,7 @@ import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.carry.Layout;
+import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;

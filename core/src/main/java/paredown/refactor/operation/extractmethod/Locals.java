@@ -24,6 +24,7 @@ import javax.lang.model.element.VariableElement;
 import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
 

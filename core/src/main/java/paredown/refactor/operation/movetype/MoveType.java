@@ -77,13 +77,13 @@ public record MoveType(String type, String target, Set<RefusalKind> accepted)
           "",
           "");
     }
-    String what = verdict.errors().isEmpty() ? verdict.breaks().get(0) : verdict.errors().get(0);
+    Verdict.Objection met = verdict.first().orElseThrow();
     throw Refused.advising(
         RefusalKind.NAME_TAKEN,
         "%s cannot be moved to %s: a name means something else there, or cannot be seen: %s"
-            .formatted(name, target, what),
+            .formatted(name, target, met.what()),
         "Rename one of the two, or choose another package.",
-        what.split("[ ]", 2)[0].replaceAll(":$", ""));
+        met.place());
   }
 
   @Override

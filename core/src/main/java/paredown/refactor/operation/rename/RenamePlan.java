@@ -1,8 +1,6 @@
 package paredown.refactor.operation.rename;
 
-import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
@@ -26,6 +23,7 @@ import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.MethodFamily;
+import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
@@ -62,7 +60,7 @@ final class RenamePlan {
   /** The field, method or variable that is meant. */
   private TreePath declaration() {
     if (arguments.isLocal()) {
-      return variable(method());
+      return NamedVariable.of(owner, method(), arguments.variable());
     }
     Optional<OwnerClass.Field> field =
         owner.fields().stream().filter(each -> each.name().equals(arguments.member())).findFirst();
@@ -90,36 +88,7 @@ final class RenamePlan {
   }
 
   private OwnerClass.Method method() {
-    List<OwnerClass.Method> meant = owner.methods(List.of(arguments.member()));
-    if (meant.size() > 1) {
-      throw new UnusableRequest(
-          "%s has %d methods %s.".formatted(owner.writtenName(), meant.size(), arguments.member()),
-          "Say which: "
-              + meant.stream().map(OwnerClass::signature).collect(Collectors.joining(", "))
-              + ".");
-    }
-    return meant.get(0);
-  }
-
-  private TreePath variable(OwnerClass.Method method) {
-    List<TreePath> found = new ArrayList<>();
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitVariable(VariableTree tree, Void unused) {
-        boolean local = Symbols.isLocal(owner.trees().element(getCurrentPath()));
-        if (local && tree.getName().contentEquals(arguments.variable())) {
-          found.add(getCurrentPath());
-        }
-        return super.visitVariable(tree, null);
-      }
-    }.scan(method.path(), null);
-    if (found.size() != 1) {
-      String count = found.isEmpty() ? "no variable " : found.size() + " variables ";
-      throw new UnusableRequest(
-          OwnerClass.signature(method) + " has " + count + arguments.variable() + ".",
-          "Name a parameter or a local variable that it has once.");
-    }
-    return found.get(0);
+    return NamedVariable.method(owner, arguments.member());
   }
 
   /** The files whose meaning the change could touch. */

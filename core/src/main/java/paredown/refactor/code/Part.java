@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.code;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.CaseTree;
@@ -12,7 +12,6 @@ import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import paredown.UnusableRequest;
-import paredown.refactor.code.UnitTrees;
 import paredown.text.SourceText;
 
 /**
@@ -23,13 +22,13 @@ import paredown.text.SourceText;
  * @param start where it begins, with a comment in front
  * @param end behind its last sign
  */
-record Part(List<TreePath> trees, boolean isExpression, int start, int end) {
+public record Part(List<TreePath> trees, boolean isExpression, int start, int end) {
 
-  TreePath first() {
+  public TreePath first() {
     return trees.get(0);
   }
 
-  boolean holds(int offset) {
+  public boolean holds(int offset) {
     return start <= offset && offset < end;
   }
 
@@ -38,7 +37,7 @@ record Part(List<TreePath> trees, boolean isExpression, int start, int end) {
    *
    * @throws UnusableRequest where it is none; says which lines would be one
    */
-  static Part of(UnitTrees unit, int[] range) {
+  public static Part of(UnitTrees unit, int[] range) {
     Search search = new Search(unit, range);
     search.scan(unit.unit().tree(), null);
     if (search.found == null) {

@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.code;
 
 import java.util.List;
 import java.util.regex.Matcher;
@@ -7,7 +7,6 @@ import paredown.UnusableRequest;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
-import paredown.refactor.code.UnitTrees;
 import paredown.text.SourceText;
 
 /**
@@ -18,7 +17,7 @@ import paredown.text.SourceText;
  * @param file the path or the type, as it is typed
  * @param firstColumn 0 where whole lines are meant
  */
-record Place(String file, int firstLine, int firstColumn, int lastLine, int lastColumn) {
+public record Place(String file, int firstLine, int firstColumn, int lastLine, int lastColumn) {
   private static final Pattern LINES = Pattern.compile("(.+?):(\\d{1,8})(?:-(\\d{1,8}))?");
   private static final Pattern COLUMNS =
       Pattern.compile("(.+?):(\\d{1,8}):(\\d{1,8})-(\\d{1,8}):(\\d{1,8})");
@@ -28,7 +27,7 @@ record Place(String file, int firstLine, int firstColumn, int lastLine, int last
    *
    * @throws UnusableRequest where it is none
    */
-  static Place of(String typed) {
+  public static Place of(String typed) {
     Matcher columns = COLUMNS.matcher(typed);
     if (columns.matches()) {
       return new Place(
@@ -54,7 +53,7 @@ record Place(String file, int firstLine, int firstColumn, int lastLine, int last
    *
    * @throws UnusableRequest where there is none, or several
    */
-  String path(Sources sources, SourceIndex index) {
+  public String path(Sources sources, SourceIndex index) {
     String wanted = file.replace('\\', '/').replaceAll("^(?:\\./)+", "");
     if (sources.file(wanted).isPresent()) {
       return wanted;
@@ -112,8 +111,14 @@ record Place(String file, int firstLine, int firstColumn, int lastLine, int last
     return new int[] {start, end};
   }
 
+  /** Whether an offset is within it. */
+  public boolean holds(SourceText source, int offset) {
+    int[] range = within(source);
+    return range[0] <= offset && offset < range[1];
+  }
+
   /** The part of a method that it is in a file. */
-  Part part(UnitTrees trees) {
+  public Part part(UnitTrees trees) {
     return Part.of(trees, within(trees.source()));
   }
 
@@ -121,6 +126,8 @@ record Place(String file, int firstLine, int firstColumn, int lastLine, int last
   public String toString() {
     return firstColumn > 0
         ? "%s:%d:%d-%d:%d".formatted(file, firstLine, firstColumn, lastLine, lastColumn)
-        : "%s:%d-%d".formatted(file, firstLine, lastLine);
+        : firstLine == lastLine
+            ? "%s:%d".formatted(file, firstLine)
+            : "%s:%d-%d".formatted(file, firstLine, lastLine);
   }
 }

@@ -1,0 +1,323 @@
+package paredown.bench.differential;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+
+/**
+ * A random small program whose one long method has what stands in methods: loops, switches, tries,
+ * jumps, lambdas, and variables of all kinds. It prints what it does.
+ */
+final class RandomBody {
+  private static final String HEAD =
+      """
+      import java.util.*;
+      import java.util.function.*;
+
+      public class Main {
+        static int lines;
+        static int f = 2;
+        int g = 3;
+        final int k = 4;
+        Tide tide = new Tide(5);
+        Tide none;
+        List<Integer> list = new ArrayList<>(List.of(1, 2));
+
+        static int say(Object x) {
+          if (lines++ < 300) {
+            System.out.println(x);
+          } else {
+            throw new IllegalArgumentException();
+          }
+          return lines;
+        }
+
+        static void fail(int x) {
+          if (x % 3 == 0) {
+            throw new IllegalStateException();
+          }
+        }
+
+        static int calc(int x) {
+          return x * 3 + 1;
+        }
+
+        int bump(int by) {
+          g += by;
+          return g;
+        }
+
+        private int twice(int x) {
+          return x + x;
+        }
+
+        private int plus(int x, int y) {
+          int sum = x + y * g;
+          f = f + 1;
+          return sum - f;
+        }
+
+        private void note(int x, String text) {
+          for (int i = 0; i < x % 3; i++) {
+            say(text + i);
+          }
+          g = g + x;
+        }
+
+        static int kind(Object x) {
+          return 1;
+        }
+
+        static int kind(Integer x) {
+          return 2;
+        }
+
+        static int kind(long x) {
+          return 3;
+        }
+
+      """;
+
+  private static final String TAIL =
+      """
+        public static void main(String[] args) {
+          for (int i = 0; i < 4; i++) {
+            try {
+              say(new Main().run(i, 3 - i));
+            } catch (RuntimeException failed) {
+              say(failed.getClass());
+            }
+          }
+          say(f);
+        }
+      }
+
+      class Tide {
+        int h;
+
+        Tide(int h) {
+          this.h = h;
+        }
+
+        int height() {
+          return h;
+        }
+
+        Tide up() {
+          h++;
+          return this;
+        }
+
+        @Override
+        public String toString() {
+          return "tide " + h;
+        }
+      }
+      """;
+
+  private final Random random;
+  private final List<String> lines = new ArrayList<>();
+  private final List<String> numbers = new ArrayList<>(List.of("a", "b", "c", "d"));
+  private int names;
+
+  private RandomBody(Random random) {
+    this.random = random;
+  }
+
+  /** The one file of a program. */
+  static Map<String, String> files(Random random) {
+    RandomBody body = new RandomBody(random);
+    body.statements("    ", 4 + random.nextInt(5), 0, false);
+    Map<String, String> files = new LinkedHashMap<>();
+    files.put(
+        "Main.java",
+        HEAD
+            + "  int run(int a, int b) {\n    int c = 1;\n    int d = a;\n"
+            + String.join("\n", body.lines)
+            + "\n    return a + b + c + d;\n  }\n\n"
+            + TAIL);
+    return files;
+  }
+
+  private String one(String... of) {
+    return of[random.nextInt(of.length)];
+  }
+
+  private String variable() {
+    return random.nextInt(3) > 0
+        ? numbers.get(numbers.size() - 1 - random.nextInt(Math.min(3, numbers.size())))
+        : numbers.get(random.nextInt(numbers.size()));
+  }
+
+  private String changed() {
+    return one("a", "b", "c", "d");
+  }
+
+  private String value() {
+    String x = variable();
+    return switch (random.nextInt(22)) {
+      case 0 -> "" + random.nextInt(7);
+      case 1, 2, 3 -> x;
+      case 4 -> x + " + " + variable();
+      case 5 -> x + " * 2 - " + variable();
+      case 6 -> "say(" + x + ")";
+      case 7 -> "f";
+      case 8 -> one("g", "this.g", "k");
+      case 9 -> one("tide.h", "none.h", "tide.height()");
+      case 10 -> "list.size()";
+      case 11 -> x + " / " + variable();
+      case 12 -> "calc(" + x + ")";
+      case 13 -> "bump(" + x + ")";
+      case 14 -> "(" + x + " > " + variable() + " ? " + variable() + " : f)";
+      case 15 -> "twice(" + value() + ")";
+      case 16 -> "plus(" + value() + ", " + value() + ")";
+      case 17 -> "kind(" + x + ")";
+      case 18 -> "-" + x;
+      case 19 -> changed() + one("++", "--");
+      case 20 -> "list.get(" + x + " & 1)";
+      default -> "(" + x + " = " + x + " + 1)";
+    };
+  }
+
+  private String condition() {
+    String simple = value() + " " + one("<", ">", "==", "!=") + " " + variable();
+    return random.nextInt(4) == 0 ? simple + one(" && ", " || ") + variable() + " > 1" : simple;
+  }
+
+  private void add(String indent, String line) {
+    lines.add(indent + line);
+  }
+
+  private void statements(String indent, int count, int depth, boolean loop) {
+    int known = numbers.size();
+    for (int i = 0; i < count; i++) {
+      statement(indent, depth, loop);
+    }
+    while (numbers.size() > known) {
+      numbers.remove(numbers.size() - 1);
+    }
+  }
+
+  private void block(String indent, String head, int depth, boolean loop) {
+    add(indent, head + " {");
+    statements(indent + "  ", 1 + random.nextInt(3), depth + 1, loop);
+  }
+
+  private void statement(String indent, int depth, boolean loop) {
+    String name = "x" + names++;
+    switch (random.nextInt(depth > 2 ? 9 : 17)) {
+      case 0 -> add(indent, changed() + one(" = ", " += ", " -= ") + value() + ";");
+      case 1 -> add(indent, "say(" + value() + ");");
+      case 2, 3, 4 -> {
+        add(indent, one("int ", "int ", "int ", "final int ") + name + " = " + value() + ";");
+        numbers.add(name);
+        if (random.nextInt(3) == 0) {
+          add(indent, "say(" + value() + " + " + name + ");");
+        }
+      }
+      case 5 -> odd(indent, name);
+      case 6 -> jump(indent, loop);
+      case 7 -> add(indent, one("g", "f", "tide.h") + " += " + variable() + ";");
+      case 8 -> add(indent, one("note(" + value() + ", \"n\" + " + value() + ");", "list.add(f);"));
+      case 9, 10 -> {
+        block(indent, "if (" + condition() + ")", depth, loop);
+        if (random.nextBoolean()) {
+          add(indent, "} else {");
+          statements(indent + "  ", 1, depth + 1, loop);
+        }
+        add(indent, "}");
+      }
+      case 11, 12 -> {
+        block(indent, "for (int %1$s = 0; %1$s < 3; %1$s++)".formatted(name), depth, true);
+        add(indent, "}");
+      }
+      case 13 -> {
+        add(indent, "int " + name + " = 3;");
+        block(indent, "while (" + name + "-- > 0)", depth, true);
+        add(indent, "}");
+      }
+      case 14 -> {
+        block(indent, "try", depth, loop);
+        add(indent + "  ", "fail(" + variable() + ");");
+        block(indent, "} catch (RuntimeException " + name + ")", depth, loop);
+        if (random.nextBoolean()) {
+          add(indent, "} finally {");
+          add(indent + "  ", "say(" + variable() + ");");
+        }
+        add(indent, "}");
+      }
+      case 15 -> {
+        add(indent, "int " + name + ";");
+        add(indent, "if (%s) {".formatted(condition()));
+        add(indent + "  ", name + " = " + value() + ";");
+        add(indent, "} else {");
+        add(indent + "  ", name + " = " + value() + ";");
+        add(indent, "}");
+        add(indent, "say(" + name + ");");
+      }
+      default -> {
+        add(indent, "switch (" + value() + " & 1) {");
+        add(indent + "  ", "case 0:");
+        statements(indent + "    ", 2, 3, loop);
+        if (random.nextBoolean()) {
+          add(indent + "    ", "break;");
+        }
+        add(indent + "  ", "default:");
+        statements(indent + "    ", 2, 3, loop);
+        add(indent, "}");
+      }
+    }
+  }
+
+  private void jump(String indent, boolean loop) {
+    add(indent, "if (" + condition() + ") {");
+    String way = loop ? one("break;", "continue;", "return a;") : one("return b;", "say(f);");
+    add(indent + "  ", way);
+    add(indent, "}");
+  }
+
+  /** A variable that is no number, and what is done with it. */
+  private void odd(String indent, String name) {
+    switch (random.nextInt(8)) {
+      case 0 -> {
+        add(indent, "String " + name + " = \"t\" + " + value() + ";");
+        add(indent, "say(" + name + ".length() + " + name + ");");
+      }
+      case 1 -> {
+        add(indent, "Tide " + name + " = " + one("new Tide(f)", "tide", "tide.up()") + ";");
+        add(indent, name + ".h += 2;");
+        add(indent, "say(" + name + ".h + tide.h);");
+      }
+      case 2 -> {
+        add(indent, "IntSupplier " + name + " = () -> " + one("f", "g", "k", "tide.h") + ";");
+        add(indent, one("g", "f") + " += 1;");
+        add(indent, "say(" + name + ".getAsInt());");
+      }
+      case 3 -> {
+        add(indent, "int " + name + " = " + one("g", "f", "k", "tide.h", "k * 2", "f + k") + ";");
+        add(indent, "IntSupplier y" + name + " = () -> " + name + " + 1;");
+        add(indent, one("g", "f", "tide.h") + " += 1;");
+        add(indent, "say(y" + name + ".getAsInt());");
+      }
+      case 4 -> {
+        add(indent, "long " + name + " = " + value() + ";");
+        add(indent, "say(kind(" + name + ") + " + name + " * 2147483647);");
+      }
+      case 5 -> {
+        add(indent, "Integer " + name + " = " + value() + ";");
+        add(indent, "say(kind(" + name + ") + " + one("\"\" + ", "") + name + ");");
+      }
+      case 6 -> {
+        add(indent, "int[] " + name + " = {" + value() + ", " + variable() + "};");
+        add(indent, "say(" + name + "[0]" + one("", "++") + ");");
+        numbers.add(name + "[1]");
+      }
+      default -> {
+        add(indent, "Object " + name + " = " + one("tide", "\"s\"", "list") + ";");
+        add(indent, "say(kind(" + name + ") + \"\" + " + name + ");");
+      }
+    }
+  }
+}

@@ -1,0 +1,252 @@
+package paredown.refactor.operation.extractvariable;
+
+import com.sun.source.tree.BinaryTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LiteralTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.TypeCastTree;
+import com.sun.source.tree.UnaryTree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.edit.Change;
+import paredown.edit.Indent;
+import paredown.edit.Piece;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Symbols;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.FirstMember;
+import paredown.refactor.carry.Layout;
+import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.use.OnlookersFromOutside;
+import paredown.refactor.use.OwnerClass;
+
+/** Works out where a new constant is declared and named, or why it cannot be. */
+final class ConstantPlan {
+  private final ExtractVariable arguments;
+  private final Extracted extracted;
+  private final UnitTrees trees;
+  private final OwnerClass owner;
+  private final EditList edits = new EditList();
+
+  ConstantPlan(ExtractVariable arguments, Extracted extracted) {
+    this.arguments = arguments;
+    this.extracted = extracted;
+    this.trees = extracted.trees();
+    this.owner = OwnerClass.of(extracted.program(), home());
+  }
+
+  /** The class around the expression that can have constants. */
+  private TypeElement home() {
+    TypeElement type = trees.classAround(extracted.path());
+    while (type.getNestingKind() == NestingKind.ANONYMOUS
+        || type.getNestingKind() == NestingKind.LOCAL
+        || type.getNestingKind() == NestingKind.MEMBER
+            && !type.getModifiers().contains(Modifier.STATIC)) {
+      TreePath path = extracted.program().trees().getPath(type);
+      type = trees.classAround(path.getParentPath());
+    }
+    return type;
+  }
+
+  Change change() {
+    requireConstant(extracted.path());
+    TypeNames names = new TypeNames(trees, extracted.program().symbols()::key);
+    List<TreePath> named = places();
+    String file = trees.path();
+    edits.add(file, declaration(names));
+    for (TreePath each : named) {
+      edits.add(file, extracted.named(each, name()));
+    }
+    names.imports().forEach(each -> edits.add(file, each));
+    OnlookersFromOutside.assume(owner, List.of());
+    return new Change(
+        "%s of %s is %s%s."
+            .formatted(
+                arguments.name(),
+                owner.writtenName(),
+                extracted.text().replaceAll("\\s+", " "),
+                named.size() == 1 ? "" : ", named in %d places".formatted(named.size())),
+        new EditedFiles(extracted.program()).of(edits),
+        Map.of(),
+        Map.of(),
+        Set.of(file),
+        new Change.Report(api(), List.of(), List.of(), List.of())
+            .assuming(owner.assumptions().all()));
+  }
+
+  private boolean isInterface() {
+    ElementKind kind = owner.element().getKind();
+    return kind == ElementKind.INTERFACE || kind == ElementKind.ANNOTATION_TYPE;
+  }
+
+  private List<String> api() {
+    return isInterface()
+        ? List.of("%s.%s is new".formatted(owner.writtenName(), arguments.name()))
+        : List.of();
+  }
+
+  private Written name() {
+    return Written.text("")
+        .name(arguments.name(), Symbols.fieldKey(owner.binaryName(), arguments.name()))
+        .done();
+  }
+
+  /** Where it is named: all equal places of its class, but those that have a name already. */
+  private List<TreePath> places() {
+    List<TreePath> places = new ArrayList<>(List.of(extracted.path()));
+    if (!arguments.onlyHere()) {
+      new Equals(trees, extracted.path())
+          .in(owner.path()).stream()
+              .filter(each -> each.getLeaf() != extracted.tree())
+              .filter(each -> isWithinBody(each) && !isOfConstant(each))
+              .forEach(places::add);
+    }
+    return places;
+  }
+
+  /** Whether a place is within the braces of the class, where its members are known. */
+  private boolean isWithinBody(TreePath place) {
+    return trees.start(place.getLeaf()) > owner.opening();
+  }
+
+  private boolean isOfConstant(TreePath place) {
+    for (TreePath at = place; at.getLeaf() != owner.tree(); at = at.getParentPath()) {
+      boolean constant =
+          at.getLeaf() instanceof VariableTree
+              && trees.element(at) instanceof VariableElement field
+              && field.getKind() == ElementKind.FIELD
+              && field.getModifiers().contains(Modifier.STATIC);
+      if (constant || at.getLeaf() instanceof ClassTree && isNamedInside(at)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Whether a class within knows another variable by the name. */
+  private boolean isNamedInside(TreePath type) {
+    return trees.element(type) instanceof TypeElement element
+        && extracted.program().elements().getAllMembers(element).stream()
+            .anyMatch(each -> each.getSimpleName().contentEquals(arguments.name()));
+  }
+
+  /**
+   * Requires that the compiler knows the value (JLS 15.29), so that when it is made never shows.
+   */
+  private void requireConstant(TreePath path) {
+    ExpressionTree tree = (ExpressionTree) path.getLeaf();
+    boolean known =
+        tree instanceof LiteralTree && tree.getKind() != Tree.Kind.NULL_LITERAL
+            || (tree instanceof IdentifierTree || tree instanceof MemberSelectTree)
+                && trees.element(path) instanceof VariableElement variable
+                && variable.getKind() == ElementKind.FIELD
+                && variable.getConstantValue() != null;
+    if (known) {
+      return;
+    }
+    List<ExpressionTree> parts = parts(tree);
+    if (parts.isEmpty()) {
+      throw Refused.advising(
+          RefusalKind.NO_VALUE,
+          "It is no constant: the compiler does not know its value.",
+          "Make a variable or a method of it, or take a part that is constant.",
+          trees.place(tree));
+    }
+    parts.forEach(part -> requireConstant(new TreePath(path, part)));
+  }
+
+  private static List<ExpressionTree> parts(ExpressionTree tree) {
+    if (tree instanceof BinaryTree binary) {
+      return List.of(binary.getLeftOperand(), binary.getRightOperand());
+    }
+    if (tree instanceof ParenthesizedTree brackets) {
+      return List.of(brackets.getExpression());
+    }
+    if (tree instanceof UnaryTree unary) {
+      return List.of(unary.getExpression());
+    }
+    if (tree instanceof ConditionalExpressionTree either) {
+      return List.of(
+          either.getCondition(), either.getTrueExpression(), either.getFalseExpression());
+    }
+    return tree instanceof TypeCastTree cast ? List.of(cast.getExpression()) : List.of();
+  }
+
+  /** The constant stands behind those that are there, or first. */
+  private Replacement declaration(TypeNames names) {
+    Layout layout = Layout.of(owner);
+    Written.Text text = Written.text(isInterface() ? "" : "private static final ");
+    names.write(text, extracted.type(), owner.element());
+    text.text(" " + arguments.name() + " = ");
+    Piece value = value();
+    OwnerClass.Field last = lastConstant();
+    String end = layout.lineEnd();
+    if (last != null) {
+      int at = last.range().declarationEnd();
+      int behind = last.range().end();
+      boolean line = behind > at && trees.source().lineStart(behind) == behind;
+      int place = line ? behind : at;
+      Written.Text before = Written.text(line ? layout.member() : end + layout.member());
+      return Rewriting.of(
+          trees,
+          place,
+          place,
+          "",
+          before.all(text.done()).done(),
+          value,
+          Written.plain(line ? ";" + end : ";"));
+    }
+    FirstMember first = FirstMember.of(owner);
+    return Rewriting.of(
+        trees,
+        first.at(),
+        first.at(),
+        "",
+        Written.text(first.before()).all(text.done()).done(),
+        value,
+        Written.plain(";" + end + (first.onLine() ? end : "")));
+  }
+
+  private Piece value() {
+    String from = trees.source().indentAt(trees.start(extracted.tree()));
+    String to = Layout.of(owner).member();
+    Indent indent = from.equals(to) ? Indent.SAME : new Indent(from, to);
+    var carried = extracted.carried();
+    return new paredown.edit.Carried(
+        carried.file(), carried.start(), carried.end(), carried.inside(), indent, null);
+  }
+
+  /** The last of the constants that the class begins with; null where it has none. */
+  private OwnerClass.Field lastConstant() {
+    OwnerClass.Field last = null;
+    for (OwnerClass.Field field : owner.fields()) {
+      boolean constant = field.is(Modifier.STATIC) && field.is(Modifier.FINAL);
+      if (constant || isInterface()) {
+        last = field;
+      } else {
+        break;
+      }
+    }
+    return last;
+  }
+}

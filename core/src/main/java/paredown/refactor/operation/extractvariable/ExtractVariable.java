@@ -1,0 +1,84 @@
+package paredown.refactor.operation.extractvariable;
+
+import java.util.Set;
+import paredown.gate.Verdict;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Place;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Words;
+import paredown.refactor.plan.Arguments;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+
+/**
+ * Extract variable gives the value of an expression to a new local variable, or to a constant of
+ * the class, and names it where the expression stood.
+ *
+ * @param kind what holds the value then
+ * @param place where the expression stands, as it is typed
+ * @param name of the variable or constant
+ * @param onlyHere whether it is not named where the same expression stands again
+ */
+public record ExtractVariable(Kind kind, String place, String name, boolean onlyHere)
+    implements Refactoring {
+
+  /** What holds a value. */
+  public enum Kind {
+    VARIABLE,
+    CONSTANT;
+
+    String word() {
+      return name().toLowerCase();
+    }
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    Words.requireFieldName(name);
+    Place wanted = Place.of(place);
+    String path = wanted.path(sources, index);
+    if (!SourceIndex.isEditable(sources.file(path).orElseThrow())) {
+      throw Refused.because(RefusalKind.GENERATED, path, path);
+    }
+    Set<String> files = Set.of(path);
+    return new Rounds(sources, index)
+        .plan(
+            files,
+            program -> {
+              ReadableFiles.require(program, files);
+              UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+              Extracted extracted = Extracted.of(trees, wanted);
+              return new Rounds.Outcome(
+                  files,
+                  () ->
+                      kind == Kind.VARIABLE
+                          ? new VariablePlan(this, extracted).change()
+                          : new ConstantPlan(this, extracted).change());
+            });
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    Verdict.Objection met = verdict.first().orElseThrow();
+    throw Refused.advising(
+        RefusalKind.NAME_TAKEN,
+        "%s cannot be a %s for it: %s.".formatted(name, kind.word(), met.what()),
+        "Choose another name, or take more or less.",
+        met.place());
+  }
+
+  @Override
+  public String command() {
+    return "pare extract %s %s --name %s%s"
+        .formatted(kind.word(), Arguments.quoted(place), name, onlyHere ? " --only-here" : "");
+  }
+
+  @Override
+  public String says() {
+    return "extract %s %s".formatted(kind.word(), name);
+  }
+}

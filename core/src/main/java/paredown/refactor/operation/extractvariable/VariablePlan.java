@@ -1,0 +1,242 @@
+package paredown.refactor.operation.extractvariable;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import paredown.UnusableRequest;
+import paredown.edit.Change;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.effect.Assumptions;
+import paredown.refactor.effect.CalmCalls;
+import paredown.refactor.flow.Between;
+import paredown.refactor.flow.Shift;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.EditedFiles;
+
+/** Works out where a new local variable is declared and named, or why it cannot be. */
+final class VariablePlan {
+  private final ExtractVariable arguments;
+  private final Extracted extracted;
+  private final UnitTrees trees;
+  private final CalmCalls calm;
+  private final Assumptions assumptions = new Assumptions();
+  private final EditList edits = new EditList();
+  private final TreePath statement;
+
+  VariablePlan(ExtractVariable arguments, Extracted extracted) {
+    this.arguments = arguments;
+    this.extracted = extracted;
+    this.trees = extracted.trees();
+    this.calm = new CalmCalls(extracted.program());
+    this.statement = statement();
+  }
+
+  /** The innermost statement of a block around the expression. */
+  private TreePath statement() {
+    for (TreePath at = extracted.path(); at != null; at = at.getParentPath()) {
+      Tree around = at.getParentPath() == null ? null : at.getParentPath().getLeaf();
+      if (around instanceof BlockTree || isStatementOf(around, at.getLeaf())) {
+        return at;
+      }
+      if (around instanceof ClassTree || around instanceof MethodTree) {
+        break;
+      }
+    }
+    throw new UnusableRequest(
+        trees.place(extracted.tree()) + " is in no body of a method.",
+        "Give a place within one, or make a constant of it.");
+  }
+
+  private static boolean isStatementOf(Tree around, Tree part) {
+    return around instanceof CaseTree group
+        && group.getStatements() != null
+        && group.getStatements().contains(part);
+  }
+
+  private int start() {
+    return trees.start(statement.getLeaf());
+  }
+
+  Change change() {
+    requireKnown();
+    requireBehindSuper();
+    Shift shift = new Shift(extracted.program(), calm, extracted.path(), assumptions);
+    shift
+        .over(between(extracted.path()))
+        .ifPresent(
+            met -> {
+              throw refused(met);
+            });
+    List<TreePath> equal = arguments.onlyHere() ? List.of() : again();
+    List<TreePath> named = new ArrayList<>(List.of(extracted.path()));
+    equal.stream().filter(this::isSafe).forEach(named::add);
+
+    TypeNames names = new TypeNames(trees, extracted.program().symbols()::key);
+    String file = trees.path();
+    edits.add(file, declaration(names));
+    for (TreePath each : named) {
+      edits.add(file, extracted.named(each, Written.text("").local(arguments.name()).done()));
+    }
+    names.imports().forEach(each -> edits.add(file, each));
+    int others = equal.size() - named.size() + 1;
+    return new Change(
+        "%s holds %s%s."
+            .formatted(
+                arguments.name(),
+                shown(),
+                named.size() == 1 ? "" : ", and stands in %d places".formatted(named.size())),
+        new EditedFiles(extracted.program()).of(edits),
+        Map.of(),
+        Map.of(),
+        Set.of(file),
+        new Change.Report(List.of(), List.of(), List.of(), notes(others))
+            .assuming(assumptions.all()));
+  }
+
+  private String shown() {
+    String text = extracted.text().replaceAll("\\s+", " ");
+    return text.length() > 50 ? text.substring(0, 50) + "…" : text;
+  }
+
+  private static List<String> notes(int others) {
+    return others > 0
+        ? List.of(
+            "The same stands %s, where its value could be another."
+                .formatted(others == 1 ? "once more" : others + " times more"))
+        : List.of();
+  }
+
+  private Between between(TreePath place) {
+    return Between.of(trees, start(), place);
+  }
+
+  private Refused refused(Shift.Obstacle met) {
+    return Refused.advising(
+        met.kind(),
+        "It cannot be worked out in front of its statement: %s.".formatted(met.why()),
+        "Take more of the statement, or less.",
+        trees.place(met.at().getLeaf()));
+  }
+
+  /** What the expression names must be there in front of its statement. */
+  private void requireKnown() {
+    for (Element local : extracted.locals()) {
+      TreePath declared = extracted.program().trees().getPath(local);
+      boolean within =
+          declared != null
+              && trees.start(declared.getLeaf()) >= start()
+              && trees.start(declared.getLeaf()) < trees.end(statement.getLeaf())
+              && !isWithin(declared, extracted.path());
+      if (within) {
+        throw Refused.advising(
+            RefusalKind.NOT_ALONE,
+            "It names %s, which its own statement declares.".formatted(local.getSimpleName()),
+            "Take less, or make a block of the statement first.",
+            trees.place(extracted.tree()));
+      }
+    }
+  }
+
+  private static boolean isWithin(TreePath inner, TreePath outer) {
+    for (TreePath at = inner; at != null; at = at.getParentPath()) {
+      if (at.getLeaf() == outer.getLeaf()) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Nothing may stand in front of the call of another constructor. */
+  private void requireBehindSuper() {
+    boolean chain =
+        statement.getLeaf() instanceof ExpressionStatementTree expression
+            && expression.getExpression() instanceof MethodInvocationTree call
+            && call.getMethodSelect().toString().matches("(.*\\.)?(this|super)");
+    if (chain) {
+      throw Refused.advising(
+          RefusalKind.NOT_ALONE,
+          "No statement may stand in front of the call of another constructor.",
+          "Make a constant or a method of it.",
+          trees.place(statement.getLeaf()));
+    }
+  }
+
+  /** Where the same stands behind, as long as the block lasts. */
+  private List<TreePath> again() {
+    Tree around = statement.getParentPath().getLeaf();
+    List<? extends StatementTree> all =
+        around instanceof BlockTree block
+            ? block.getStatements()
+            : ((CaseTree) around).getStatements();
+    Equals equals = new Equals(trees, extracted.path());
+    List<TreePath> found = new ArrayList<>();
+    for (StatementTree each : all.subList(all.indexOf(statement.getLeaf()), all.size())) {
+      found.addAll(equals.in(new TreePath(statement.getParentPath(), each)));
+    }
+    found.removeIf(path -> path.getLeaf() == extracted.tree());
+    return found;
+  }
+
+  /** Whether a place would find the value that it works out now. */
+  private boolean isSafe(TreePath place) {
+    Assumptions more = new Assumptions();
+    Shift shift = new Shift(extracted.program(), calm, extracted.path(), more);
+    Optional<Shift.Obstacle> met = shift.repeated().or(() -> shift.over(between(place)));
+    if (met.isEmpty()) {
+      assumptions.addAll(more.all());
+    }
+    return met.isEmpty();
+  }
+
+  private Replacement declaration(TypeNames names) {
+    Habits habits = Habits.of(trees);
+    String indent = trees.source().indentAt(start());
+    String end = trees.source().lineEnd();
+    Written.Text text = Written.text(habits.isFinal() ? "final " : "");
+    boolean poly =
+        extracted.tree() instanceof LambdaExpressionTree
+            || extracted.tree() instanceof MemberReferenceTree;
+    boolean writable = TypeNames.isWritable(extracted.type());
+    if (!writable && (poly || !habits.knowsVar())) {
+      throw Refused.advising(
+          RefusalKind.NO_VALUE,
+          "Its type %s cannot be written down.".formatted(extracted.type()),
+          "Take more, so that the value has a type with a name.",
+          trees.place(extracted.tree()));
+    }
+    if (!writable || habits.isVar() && !poly) {
+      text.text("var");
+    } else {
+      names.write(text, extracted.type(), trees.classAround(extracted.path()));
+    }
+    text.text(" " + arguments.name() + " = ");
+    return Rewriting.of(
+        trees,
+        start(),
+        start(),
+        "",
+        text.done(),
+        extracted.carried(),
+        Written.plain(";" + end + indent));
+  }
+}

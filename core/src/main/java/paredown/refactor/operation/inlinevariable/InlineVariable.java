@@ -1,0 +1,73 @@
+package paredown.refactor.operation.inlinevariable;
+
+import java.util.Set;
+import java.util.regex.Pattern;
+import paredown.gate.Verdict;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Place;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.plan.Arguments;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+
+/**
+ * Inline variable puts the value of a local variable wherever the variable is used, and takes its
+ * declaration away.
+ *
+ * @param what {@code TYPE#METHOD#VARIABLE}, or the place of its declaration: {@code FILE:LINE}
+ */
+public record InlineVariable(String what) implements Refactoring {
+  private static final Pattern NAMED = Pattern.compile("([^#]+)#([^#]+)#([^#:]+)");
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    var named = NAMED.matcher(what);
+    String path =
+        named.matches() ? index.type(named.group(1)).file() : Place.of(what).path(sources, index);
+    if (!SourceIndex.isEditable(sources.file(path).orElseThrow())) {
+      throw Refused.because(RefusalKind.GENERATED, path, path);
+    }
+    Set<String> files = Set.of(path);
+    return new Rounds(sources, index)
+        .plan(
+            files,
+            program -> {
+              ReadableFiles.require(program, files);
+              return new Rounds.Outcome(
+                  files, () -> new InlineVariablePlan(variable(program, path, index)).change());
+            });
+  }
+
+  private Variable variable(Program program, String path, SourceIndex index) {
+    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+    var named = NAMED.matcher(what);
+    return named.matches()
+        ? Variable.of(program, index.type(named.group(1)), named.group(2), named.group(3))
+        : Variable.at(trees, Place.of(what));
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    Verdict.Objection met = verdict.first().orElseThrow();
+    throw Refused.advising(
+        RefusalKind.INFERRED_TYPE,
+        "Its value does not mean the same where the variable is used: %s.".formatted(met.what()),
+        "Leave the variable, or write there what its value needs.",
+        met.place());
+  }
+
+  @Override
+  public String command() {
+    return "pare inline variable " + Arguments.quoted(what);
+  }
+
+  @Override
+  public String says() {
+    return "inline variable " + what.substring(what.lastIndexOf('#') + 1);
+  }
+}

@@ -1,0 +1,58 @@
+package paredown.refactor.use;
+
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import paredown.UnusableRequest;
+import paredown.program.Symbols;
+
+/** A method, or a variable of one, as it is named in a command. */
+public final class NamedVariable {
+  private NamedVariable() {}
+
+  /**
+   * The one method that a selector means.
+   *
+   * @throws UnusableRequest where there is none, or several
+   */
+  public static OwnerClass.Method method(OwnerClass owner, String selector) {
+    List<OwnerClass.Method> meant = owner.methods(List.of(selector));
+    if (meant.size() > 1) {
+      throw new UnusableRequest(
+          "%s has %d methods %s.".formatted(owner.writtenName(), meant.size(), selector),
+          "Say which: "
+              + meant.stream().map(OwnerClass::signature).collect(Collectors.joining(", "))
+              + ".");
+    }
+    return meant.get(0);
+  }
+
+  /**
+   * The declaration of the one parameter or local variable of a name.
+   *
+   * @throws UnusableRequest where there is none, or several
+   */
+  public static TreePath of(OwnerClass owner, OwnerClass.Method method, String name) {
+    List<TreePath> found = new ArrayList<>();
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitVariable(VariableTree tree, Void unused) {
+        boolean local = Symbols.isLocal(owner.trees().element(getCurrentPath()));
+        if (local && tree.getName().contentEquals(name)) {
+          found.add(getCurrentPath());
+        }
+        return super.visitVariable(tree, null);
+      }
+    }.scan(method.path(), null);
+    if (found.size() != 1) {
+      String count = found.isEmpty() ? "no variable " : found.size() + " variables ";
+      throw new UnusableRequest(
+          OwnerClass.signature(method) + " has " + count + name + ".",
+          "Name a parameter or a local variable that it has once.");
+    }
+    return found.get(0);
+  }
+}
