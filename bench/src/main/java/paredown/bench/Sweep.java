@@ -53,6 +53,7 @@ public final class Sweep {
           "extract-class", ExtractClassSites::new,
           "extract-method", ExtractMethodSites::new,
           "inline-variable", InlineVariableSites::new,
+          "inline-method", InlineMethodSites::new,
           "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE),
           "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT),
           "rename", RenameSites::new,

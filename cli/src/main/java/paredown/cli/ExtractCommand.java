@@ -25,7 +25,7 @@ import picocli.CommandLine.Parameters;
       "Examples:",
       "  pare extract class Sailing --fields departs,arrives --name Passage",
       "  pare extract method Sailing:42-47 --name announce",
-      "  pare extract variable Sailing:76:26-76:48 --name needed"
+      "  pare extract variable Sailing:82:28-82:50 --name needed"
     },
     subcommands = {
       ExtractCommand.OfClass.class,
@@ -279,7 +279,7 @@ final class ExtractCommand extends PareCommand {
       footer = {
         "",
         "Example:",
-        "  pare extract variable Sailing:76:26-76:48 --name needed",
+        "  pare extract variable Sailing:82:28-82:50 --name needed",
         "",
         "Without --apply nothing is written. --apply runs the project's tests."
       })
@@ -303,7 +303,7 @@ final class ExtractCommand extends PareCommand {
       footer = {
         "",
         "Example:",
-        "  pare extract constant Tide:33:41-33:43 --name MINUTES_OF_FALL",
+        "  pare extract constant Tide:33:40-33:42 --name MINUTES_OF_FALL",
         "",
         "Without --apply nothing is written. --apply runs the project's tests."
       })

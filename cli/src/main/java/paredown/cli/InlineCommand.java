@@ -1,10 +1,14 @@
 package paredown.cli;
 
+import java.util.List;
+import java.util.Optional;
 import paredown.UnusableRequest;
+import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** The inlining operations. */
@@ -13,13 +17,83 @@ import picocli.CommandLine.Parameters;
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
     description = "Says what a name stands for, wherever the name is used, and takes it away.",
-    footer = {"", "Example:", "  pare inline variable 'Tide#depthAt#fallen'"},
-    subcommands = {InlineCommand.OfVariable.class, NotYetCommand.Inline.class})
+    footer = {
+      "",
+      "Examples:",
+      "  pare inline variable 'Tide#depthAt#fallen'",
+      "  pare inline method FerryDesk#money"
+    },
+    subcommands = {
+      InlineCommand.OfMethod.class,
+      InlineCommand.OfVariable.class,
+      NotYetCommand.Inline.class
+    })
 final class InlineCommand extends PareCommand {
 
   @Override
   int run() {
-    throw new UnusableRequest("Inline what?", "Try pare inline variable --help.");
+    throw new UnusableRequest(
+        "Inline what?", "Try pare inline method --help or pare inline variable --help.");
+  }
+
+  /** Puts the code of a method where the method is called. */
+  @Command(
+      name = "method",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Puts a method's code where it is called, and takes the method away.",
+        "What the calls give stands where the code names its parameters, or gets a variable where",
+        "that would not mean the same. The method must not be overridden, and return at its end."
+      },
+      footer = {
+        "",
+        "Examples:",
+        "  pare inline method FerryDesk#money",
+        "  pare inline method Sailing#leastWater --at Sailing:82",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfMethod extends ChangeCommand {
+    @Parameters(
+        paramLabel = "TYPE#METHOD",
+        description = {
+          "The method, with its class as short as one meaning is left,",
+          "and with its parameter types where it is overloaded."
+        })
+    private String what;
+
+    @Option(
+        names = "--at",
+        paramLabel = "PLACE",
+        description = "Only the calls in this place, FILE:LINE; the method stays.")
+    private String at;
+
+    @Option(names = "--keep", description = "Leave the method where it is.")
+    private boolean keep;
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = "Refusals to overrule, since you know better: mapped-field, reflected.")
+    private List<String> accepted = List.of();
+
+    @Override
+    Preview preview(Session session) {
+      String[] parts = what.split("#", -1);
+      if (parts.length != 2 || parts[0].isBlank() || parts[1].isBlank()) {
+        throw new UnusableRequest(
+            what + " names no method.", "Name it with its class, FerryDesk#money for example.");
+      }
+      return session.preview(
+          new InlineMethod(
+              parts[0],
+              parts[1],
+              Optional.ofNullable(at),
+              keep,
+              Accepted.of(accepted, InlineMethod.acceptable())));
+    }
   }
 
   /** Puts the value of a local variable where the variable is used. */

@@ -78,7 +78,7 @@ public final class Rendering {
     } else if (each instanceof Copied range) {
       range(
           new Origin(
-              sources.apply(range.file()), Run.Kind.COPIED, Indent.SAME, range.self(), piece),
+              sources.apply(range.file()), Run.Kind.COPIED, range.indent(), range.self(), piece),
           range.start(),
           range.end(),
           range.inside());

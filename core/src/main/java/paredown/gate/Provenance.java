@@ -104,17 +104,26 @@ final class Provenance {
     boolean stays = !changed.contains(origin);
     return byOrigin.apply(origin).at(offset).stream()
         .filter(image -> !stays || samePiece(image, file, run))
-        .min(Comparator.comparing((Image image) -> distance(image, file, run)))
+        .min(
+            Comparator.comparing((Image image) -> distance(image, file, run))
+                .thenComparing(
+                    image -> run == null ? 0 : Math.abs(run.start() - image.run().start())))
         .map(image -> Symbols.place(image.file(), image.run().imageOf(offset)))
         .orElse(stays ? Symbols.place(origin, offset) : "@{gone}");
   }
 
-  /** A local variable is the one in the same piece, or else the one that was not merely copied. */
+  /**
+   * A local variable is the one in the same piece, or else the one that was not merely copied; for
+   * what was copied itself, it is one that was copied in front of it.
+   */
   private static int distance(Image image, String file, Run run) {
     boolean copied = image.run().kind() == Run.Kind.COPIED;
-    return (samePiece(image, file, run) ? 0 : 4)
-        + (copied ? 2 : 0)
-        + (image.file().equals(file) ? 0 : 1);
+    boolean here = image.file().equals(file);
+    boolean alike =
+        run != null && run.kind() == Run.Kind.COPIED
+            ? copied && here && image.run().start() <= run.start()
+            : !copied;
+    return (samePiece(image, file, run) ? 0 : 4) + (alike ? 0 : 2) + (here ? 0 : 1);
   }
 
   private static boolean samePiece(Image image, String file, Run run) {

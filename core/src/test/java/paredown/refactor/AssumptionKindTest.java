@@ -32,7 +32,8 @@ class AssumptionKindTest {
             "move-class",
             "extract-method",
             "inline-variable",
-            "extract-variable")) {
+            "extract-variable",
+            "inline-method")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

@@ -21,6 +21,7 @@ import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.movetype.MoveType;
@@ -127,6 +128,11 @@ record RefactoringCase(
               optional("--held-as"),
               optional("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               optional("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    if (operation.get(0).equals("inline") && operation.get(1).equals("method")) {
+      String[] member = operation.get(2).split("#");
+      return new InlineMethod(
+          member[0], member[1], optional("--at"), operation.contains("--keep"), accepted());
     }
     if (operation.get(0).equals("inline")) {
       return new InlineVariable(operation.get(2));

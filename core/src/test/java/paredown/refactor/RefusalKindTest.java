@@ -48,7 +48,8 @@ class RefusalKindTest {
             "move-class",
             "extract-method",
             "inline-variable",
-            "extract-variable")) {
+            "extract-variable",
+            "inline-method")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

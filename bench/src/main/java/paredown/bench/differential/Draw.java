@@ -24,6 +24,8 @@ interface Draw {
               (program, random) -> inlineVariable(program.files(), random),
               "extract-variable",
               (program, random) -> extractVariable(program.files(), random),
+              "inline-method",
+              Draw::inlineMethod,
               "order-members",
               (program, random) -> "order members " + one(types(program), random),
               "rename",
@@ -40,7 +42,9 @@ interface Draw {
               "inline-variable",
               Draw::inlineVariable,
               "extract-variable",
-              Draw::extractVariable));
+              Draw::extractVariable,
+              "inline-method",
+              Draw::inlineMethod));
 
   /** A command as it is typed. */
   String command(RandomProgram program, Random random);
@@ -176,6 +180,27 @@ interface Draw {
   Pattern EXPRESSION =
       Pattern.compile(
           "(?<=[ (])((?:[\\w.]+\\([^()]*\\))|(?:\\w+ [-+*/<>] \\w+)|(?:\\w+\\+\\+)|(?:[\\w.]+)|(?:\\w+ = [^()]*))(?=[ ;),])");
+
+  /** A method of the owner, everywhere or with what is left of it. */
+  private static String inlineMethod(RandomProgram program, Random random) {
+    return "inline method Owner#%s%s"
+        .formatted(one(program.methods(), random), random.nextInt(3) == 0 ? " --keep" : "");
+  }
+
+  /** A method of a long body's class, mostly in one line that calls it. */
+  private static String inlineMethod(Map<String, String> files, Random random) {
+    List<String> lines = List.of(files.get("Main.java").split("\n", -1));
+    String method = one(List.of("twice", "plus", "note", "bump", "calc", "high"), random);
+    List<String> places = new ArrayList<>();
+    for (int i = 0; i < lines.size(); i++) {
+      if (lines.get(i).startsWith("    ") && lines.get(i).contains(method + "(")) {
+        places.add(" --at src/Main.java:" + (i + 1));
+      }
+    }
+    boolean all = places.isEmpty() || random.nextInt(4) == 0;
+    String type = method.equals("high") ? "Tide" : "Main";
+    return "inline method %s#%s%s".formatted(type, method, all ? "" : one(places, random));
+  }
 
   private static void bodies(String file, List<String> lines, Random random, List<String> places) {
     for (int i = 0; i < lines.size(); i++) {

@@ -105,6 +105,13 @@ final class RandomBody {
           return h;
         }
 
+        int high(int by) {
+          h = h + by;
+          return h * by + late;
+        }
+
+        static int late = 2;
+
         Tide up() {
           h++;
           return this;
@@ -165,7 +172,7 @@ final class RandomBody {
       case 6 -> "say(" + x + ")";
       case 7 -> "f";
       case 8 -> one("g", "this.g", "k");
-      case 9 -> one("tide.h", "none.h", "tide.height()");
+      case 9 -> one("tide.h", "none.h", "tide.height()", "tide.high(" + x + ")");
       case 10 -> "list.size()";
       case 11 -> x + " / " + variable();
       case 12 -> "calc(" + x + ")";

@@ -10,6 +10,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.order.OrderMembers;
@@ -66,6 +67,11 @@ final class Typed {
               option("--held-as"),
               option("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
               option("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+    }
+    if (words.get(0).equals("inline") && words.get(1).equals("method")) {
+      String[] named = words.get(2).split("#");
+      return new InlineMethod(
+          named[0], named[1], option("--at"), words.contains("--keep"), accepted);
     }
     if (words.get(0).equals("inline")) {
       return new InlineVariable(words.get(2));

@@ -45,7 +45,12 @@ public final class Brackets {
         || isSigned(expression) && isBehindSign(around, place.getLeaf());
   }
 
-  /** Whether a cast can be written in front of an expression as it is. */
+  /** Whether an expression needs brackets before a member can be asked of it. */
+  public static boolean areNeededBeforeDot(ExpressionTree expression) {
+    return rank(expression) < MADE_ARRAY || isSigned(expression);
+  }
+
+  /** Whether an expression needs brackets behind a cast. */
   public static boolean areNeededBehindCast(ExpressionTree expression) {
     return rank(expression) < UNARY || isSigned(expression);
   }

@@ -61,6 +61,21 @@ public final class Rewriting {
     return new Replacement(start, end, pieces, dropped);
   }
 
+  /**
+   * Takes a declaration away with its comments.
+   *
+   * @param elsewhere the pieces that carry parts of it
+   */
+  public static Replacement removal(
+      UnitTrees trees, int start, int end, String reason, List<Piece> elsewhere) {
+    List<Replacement.Dropped> dropped =
+        trees.program().uses().within(trees.path(), start, end).stream()
+            .filter(use -> !isCarried(use, elsewhere))
+            .map(use -> new Replacement.Dropped(use.place(), reason))
+            .toList();
+    return new Replacement(start, end, List.of(), dropped);
+  }
+
   private static boolean isCarried(Use use, List<Piece> pieces) {
     return pieces.stream().anyMatch(piece -> carries(piece, use.offset()));
   }

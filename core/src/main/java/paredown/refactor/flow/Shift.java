@@ -95,6 +95,19 @@ public final class Shift {
     return isQuiet() && !failure.otherwise() && areThere().isEmpty();
   }
 
+  /** Whether it gives the same before and after another expression, whatever that does. */
+  public boolean isUntouchedBy(TreePath other) {
+    return deeds.kinds().isEmpty()
+        && !failure.isPossible()
+        && Collections.disjoint(read, Writes.in(program, other));
+  }
+
+  /** Whether code does nothing, cannot fail, and looks at nothing that could change. */
+  public static boolean isInert(Program program, CalmCalls calm, TreePath code) {
+    return calm.effects().of(code).kinds().isEmpty()
+        && !Failure.of(program, calm.effects(), code).isPossible();
+  }
+
   /** Whether it calls something. */
   public boolean isCalling() {
     boolean[] calls = {false};

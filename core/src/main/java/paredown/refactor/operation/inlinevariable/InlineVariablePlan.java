@@ -4,28 +4,20 @@ import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewArrayTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import javax.lang.model.element.TypeElement;
-import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
 import paredown.edit.Change;
-import paredown.edit.Copied;
-import paredown.edit.Indent;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
-import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.code.Brackets;
+import paredown.refactor.carry.ValueInPlace;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -36,7 +28,6 @@ import paredown.refactor.flow.Shift;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
-import paredown.text.SourceText;
 
 /** Works out where a value stands then, or why it cannot. */
 final class InlineVariablePlan {
@@ -126,80 +117,15 @@ final class InlineVariablePlan {
 
   /** Puts the value where the variable was used. */
   private Replacement put(TreePath use, boolean first) {
-    ExpressionTree value = variable.tree().getInitializer();
-    List<Piece> pieces = new ArrayList<>();
-    boolean bare = value instanceof NewArrayTree array && array.getType() == null;
-    boolean cast = !bare && isConverted(use);
-    boolean around = cast ? Brackets.areNeededAroundCast(use) : Brackets.areNeeded(value, use);
-    boolean within = cast && Brackets.areNeededBehindCast(value);
-    if (around) {
-      pieces.add(Written.plain("("));
-    }
-    if (cast || bare) {
-      Written.Text text = Written.text(bare ? "new " : "(");
-      names.write(text, variable.element().asType(), scope());
-      pieces.add(text.text(bare ? " " : ") ").done());
-    }
-    if (within) {
-      pieces.add(Written.plain("("));
-    }
-    pieces.add(first ? carried(use) : copied());
-    String closing = (within ? ")" : "") + (around ? ")" : "");
-    if (!closing.isEmpty()) {
-      pieces.add(Written.plain(closing));
-    }
-    int start = start(use.getLeaf());
+    ValueInPlace value =
+        new ValueInPlace(trees, variable.value(), variable.element().asType(), names);
     return Rewriting.of(
             trees,
-            start,
+            start(use.getLeaf()),
             trees.end(use.getLeaf()),
             "its value stands there",
-            pieces.toArray(Piece[]::new))
+            value.at(trees, use, first).toArray(Piece[]::new))
         .proving("it is what the variable was");
-  }
-
-  private TypeElement scope() {
-    return trees.classAround(variable.path());
-  }
-
-  private Carried carried(TreePath use) {
-    SourceText source = trees.source();
-    Tree value = variable.tree().getInitializer();
-    String from = source.indentAt(start(variable.tree()));
-    String to = source.indentAt(start(use.getLeaf()));
-    Indent indent = from.equals(to) ? Indent.SAME : new Indent(from, to);
-    return new Carried(trees.path(), start(value), trees.end(value), List.of(), indent, null);
-  }
-
-  private Copied copied() {
-    Tree value = variable.tree().getInitializer();
-    return new Copied(trees.path(), start(value), trees.end(value), List.of());
-  }
-
-  /** Whether the variable made its value another one, which its place does not do by itself. */
-  private boolean isConverted(TreePath use) {
-    TypeMirror declared = variable.element().asType();
-    TypeMirror given = program.trees().getTypeMirror(variable.value());
-    boolean converted =
-        given != null && (declared.getKind().isPrimitive() || given.getKind().isPrimitive());
-    if (!converted || program.types().isSameType(declared, given)) {
-      return false;
-    }
-    TypeMirror asked = asked(use);
-    return asked == null || !program.types().isSameType(asked, declared);
-  }
-
-  /** The type of what is set to the value as it is; null where none is. */
-  private TypeMirror asked(TreePath use) {
-    TreePath around = use.getParentPath();
-    Tree tree = around.getLeaf();
-    if (tree instanceof VariableTree set) {
-      return trees.isVar(set) ? null : program.trees().getTypeMirror(around);
-    }
-    if (tree instanceof AssignmentTree set) {
-      return program.trees().getTypeMirror(new TreePath(around, set.getVariable()));
-    }
-    return null;
   }
 
   private int[] range() {

@@ -1,0 +1,123 @@
+package paredown.refactor.operation.inlinemethod;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Returns;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Token;
+
+/**
+ * The body of a method as it can stand elsewhere: statements, and what it gives behind them.
+ *
+ * @param path of its block
+ * @param statements those before the result
+ * @param result what is returned at the end; null where nothing is
+ */
+record Body(UnitTrees trees, TreePath path, List<TreePath> statements, TreePath result) {
+
+  /**
+   * The body of a method.
+   *
+   * @throws Refused where a return stands in its middle
+   */
+  static Body of(OwnerClass owner, OwnerClass.Method method) {
+    UnitTrees trees = owner.trees();
+    TreePath path = new TreePath(method.path(), method.tree().getBody());
+    List<TreePath> statements = new ArrayList<>();
+    for (StatementTree each : ((BlockTree) path.getLeaf()).getStatements()) {
+      statements.add(new TreePath(path, each));
+    }
+    TreePath result = null;
+    TreePath last = statements.isEmpty() ? null : statements.get(statements.size() - 1);
+    if (last != null && last.getLeaf() instanceof ReturnTree end) {
+      statements.remove(last);
+      result = end.getExpression() == null ? null : new TreePath(last, end.getExpression());
+    }
+    for (TreePath each : Returns.in(path)) {
+      if (last == null || each.getLeaf() != last.getLeaf()) {
+        throw Refused.advising(
+            RefusalKind.LEAVES_EARLY,
+            "%s returns before its end.".formatted(OwnerClass.signature(method)),
+            "Extract what comes before as a method of its own, and inline that.",
+            trees.place(each.getLeaf()));
+      }
+    }
+    return new Body(trees, path, List.copyOf(statements), result);
+  }
+
+  /** The one expression that it is: what it returns, or the one thing that it does. */
+  Optional<TreePath> expression() {
+    if (statements.isEmpty()) {
+      return Optional.ofNullable(result);
+    }
+    return result == null
+            && statements.size() == 1
+            && statements.get(0).getLeaf() instanceof ExpressionStatementTree only
+        ? Optional.of(new TreePath(statements.get(0), only.getExpression()))
+        : Optional.empty();
+  }
+
+  /** Where its statements begin, with the comments in front of the first. */
+  int start() {
+    int open = trees.start(path.getLeaf()) + 1;
+    Token first = trees.source().tokens().get(trees.source().tokenAt(open));
+    return first.start();
+  }
+
+  /** Where its statements end, with a comment behind the last in its line. */
+  int end() {
+    int end = trees.end(statements.get(statements.size() - 1).getLeaf());
+    String rest = trees.source().slice(end, trees.source().nextLine(end - 1)).stripTrailing();
+    return rest.strip().startsWith("//") ? end + rest.length() : end;
+  }
+
+  /**
+   * Requires that no comment would be lost.
+   *
+   * @param carried the ranges that are carried, each by its start and end
+   * @throws Refused where one would be
+   */
+  void requireNoCommentBeside(List<int[]> carried) {
+    int end = trees.end(path.getLeaf());
+    List<Token> tokens = trees.source().tokens();
+    for (int i = trees.source().tokenAt(trees.start(path.getLeaf())); i < tokens.size(); i++) {
+      Token token = tokens.get(i);
+      if (token.start() >= end) {
+        return;
+      }
+      boolean kept =
+          carried.stream().anyMatch(each -> each[0] <= token.start() && token.end() <= each[1]);
+      if (token.kind().isComment() && !kept) {
+        throw Refused.advising(
+            RefusalKind.CALL_SHAPE,
+            "A comment stands within what would be rewritten.",
+            "Move it above the method or out of the body first.",
+            trees.source().place(token.start()));
+      }
+    }
+  }
+
+  static boolean isStatement(ExpressionTree value) {
+    return switch (value.getKind()) {
+      case PREFIX_INCREMENT,
+          PREFIX_DECREMENT,
+          POSTFIX_INCREMENT,
+          POSTFIX_DECREMENT,
+          ASSIGNMENT,
+          METHOD_INVOCATION,
+          NEW_CLASS ->
+          true;
+      default -> value instanceof com.sun.source.tree.CompoundAssignmentTree;
+    };
+  }
+}

@@ -1,0 +1,151 @@
+package paredown.refactor.operation.inlinemethod;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import java.util.List;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.MemberUses;
+
+/**
+ * A call of the method that is inlined.
+ *
+ * @param path of the whole call
+ * @param type the class around it
+ */
+record Call(UnitTrees trees, TreePath path, TypeElement type) {
+
+  /**
+   * The call that a use of the method is.
+   *
+   * @throws Refused where it is another use
+   */
+  static Call of(MemberUses.MemberUse use) {
+    TreePath above = use.path().getParentPath();
+    boolean call =
+        use.access() == MemberUses.Access.CALL
+            && above.getLeaf() instanceof MethodInvocationTree invocation
+            && invocation.getMethodSelect() == use.path().getLeaf();
+    if (!call) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "A method reference stands there, which cannot become code.",
+          "Write a lambda there first, or inline the calls with --keep.",
+          use.place());
+    }
+    return new Call(use.trees(), above, use.trees().classAround(above));
+  }
+
+  MethodInvocationTree tree() {
+    return (MethodInvocationTree) path.getLeaf();
+  }
+
+  String place() {
+    return trees.place(tree());
+  }
+
+  int start() {
+    return trees.start(tree());
+  }
+
+  int end() {
+    return trees.end(tree());
+  }
+
+  TreePath argument(int index) {
+    return new TreePath(path, tree().getArguments().get(index));
+  }
+
+  /** The object that is asked; null where the name stands alone, or behind this or a type. */
+  TreePath receiver() {
+    if (!(tree().getMethodSelect() instanceof MemberSelectTree select)) {
+      return null;
+    }
+    TreePath receiver =
+        new TreePath(new TreePath(path, tree().getMethodSelect()), select.getExpression());
+    Element element = trees.element(receiver);
+    boolean self =
+        select.getExpression() instanceof IdentifierTree name
+            && name.getName().contentEquals("this");
+    return self || element instanceof TypeElement ? null : receiver;
+  }
+
+  boolean asksSuper() {
+    return tree().getMethodSelect() instanceof MemberSelectTree select
+        && select.getExpression().toString().matches("(.*\\.)?super");
+  }
+
+  /** The statement around it, the innermost. */
+  TreePath statement() {
+    TreePath at = path;
+    while (at.getLeaf() instanceof ExpressionTree) {
+      at = at.getParentPath();
+    }
+    return at;
+  }
+
+  /** Whether it is a statement by itself, so that nothing uses what it gives. */
+  boolean isStatement() {
+    return path.getParentPath().getLeaf() instanceof ExpressionStatementTree;
+  }
+
+  /** The innermost statement of a block around it; null where there is none. */
+  TreePath inBlock() {
+    for (TreePath at = path; at.getParentPath() != null; at = at.getParentPath()) {
+      Tree around = at.getParentPath().getLeaf();
+      boolean group =
+          around instanceof CaseTree cases
+              && cases.getStatements() != null
+              && cases.getStatements().contains(at.getLeaf());
+      if (at.getLeaf() instanceof StatementTree && (around instanceof BlockTree || group)) {
+        return at;
+      }
+      if (around instanceof com.sun.source.tree.LambdaExpressionTree
+          || around instanceof com.sun.source.tree.ClassTree) {
+        return null;
+      }
+    }
+    return null;
+  }
+
+  /** Whether it is the one statement of a branch or loop without braces, which then gets some. */
+  boolean isBranch() {
+    return isStatement()
+        && switch (statement().getParentPath().getLeaf().getKind()) {
+          case IF, FOR_LOOP, ENHANCED_FOR_LOOP, WHILE_LOOP, DO_WHILE_LOOP -> true;
+          default -> false;
+        };
+  }
+
+  /** What holds the variables that its place gets: a block, or itself. */
+  Tree scope() {
+    TreePath statement = inBlock();
+    return isBranch() || statement == null
+        ? statement().getLeaf()
+        : statement.getParentPath().getLeaf();
+  }
+
+  /** The body of the method, initialiser or field that it stands in. */
+  TreePath member() {
+    TreePath at = path;
+    while (!(at.getParentPath().getLeaf() instanceof com.sun.source.tree.ClassTree)) {
+      at = at.getParentPath();
+    }
+    return at;
+  }
+
+  List<? extends ExpressionTree> arguments() {
+    return tree().getArguments();
+  }
+}

@@ -1,0 +1,282 @@
+package paredown.refactor.operation.inlinemethod;
+
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javax.lang.model.type.TypeMirror;
+import paredown.edit.Carried;
+import paredown.edit.Copied;
+import paredown.edit.Indent;
+import paredown.edit.Piece;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.Layout;
+import paredown.refactor.carry.ValueInPlace;
+import paredown.refactor.code.MemberRange;
+import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.effect.Assumptions;
+import paredown.refactor.effect.CalmCalls;
+import paredown.refactor.flow.Between;
+import paredown.refactor.flow.Shift;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.SourceText;
+import paredown.text.Token;
+
+/** The code of a method in the place of one call: an expression, or statements in front of it. */
+final class Inlined {
+  private static final String PROOF = "it is the code that the call ran";
+
+  private final Body body;
+  private final Call call;
+  private final Values values;
+  private final Site site;
+  private final TypeNames types;
+  private final CalmCalls calm;
+  private final Assumptions assumptions;
+  private final boolean first;
+  private final UnitTrees trees;
+  private final SourceText source;
+  private final List<Replacement> edits = new ArrayList<>();
+  private final List<Piece> carried = new ArrayList<>();
+
+  Inlined(
+      Body body,
+      Call call,
+      Values values,
+      Site site,
+      TypeNames types,
+      CalmCalls calm,
+      Assumptions assumptions,
+      boolean first) {
+    this.body = body;
+    this.call = call;
+    this.values = values;
+    this.site = site;
+    this.types = types;
+    this.calm = calm;
+    this.assumptions = assumptions;
+    this.first = first;
+    this.trees = call.trees();
+    this.source = trees.source();
+    Optional<TreePath> expression = body.expression();
+    boolean held = values.all().stream().anyMatch(Value::needsVariable);
+    boolean lost = call.isStatement() && body.result() != null && !isStatement(body.result());
+    if (expression.isPresent() && !held && !lost) {
+      replace(call.start(), call.end(), result(expression.get()));
+    } else {
+      statements();
+    }
+  }
+
+  List<Replacement> edits() {
+    return edits;
+  }
+
+  /** The pieces that carry the method's code away. */
+  List<Piece> carried() {
+    return carried;
+  }
+
+  private static boolean isStatement(TreePath value) {
+    return Body.isStatement((ExpressionTree) value.getLeaf());
+  }
+
+  private void replace(int start, int end, List<Piece> pieces) {
+    List<Piece> elsewhere = new ArrayList<>(site.carriedValues());
+    edits.add(
+        Rewriting.of(trees, start, end, "its code stands there", pieces, elsewhere).proving(PROOF));
+  }
+
+  /** What the method gives, as an expression in the place of the call. */
+  private List<Piece> result(TreePath value) {
+    Program program = trees.program();
+    TypeMirror type = program.trees().getTypeMirror(call.path());
+    ValueInPlace place = new ValueInPlace(body.trees(), value, type, types);
+    int start = body.trees().start(value.getLeaf());
+    int end = body.trees().end(value.getLeaf());
+    if (first) {
+      carried.add(Carried.range(body.trees().path(), start, end));
+    }
+    return withSelf(place.at(trees, call.path(), first, site.within(start, end)));
+  }
+
+  /** The object that code belongs to is another where a class below calls it. */
+  private List<Piece> withSelf(List<Piece> pieces) {
+    if (site.self() == null) {
+      return pieces;
+    }
+    List<Piece> told = new ArrayList<>();
+    for (Piece each : pieces) {
+      if (each instanceof Carried range) {
+        told.add(
+            new Carried(
+                range.file(),
+                range.start(),
+                range.end(),
+                range.inside(),
+                range.indent(),
+                site.self()));
+      } else if (each instanceof Copied range) {
+        told.add(
+            new Copied(
+                range.file(),
+                range.start(),
+                range.end(),
+                range.inside(),
+                range.indent(),
+                site.self()));
+      } else {
+        told.add(each);
+      }
+    }
+    return told;
+  }
+
+  private void statements() {
+    if (call.isBranch()) {
+      inBraces(call.statement());
+      return;
+    }
+    TreePath statement = call.inBlock();
+    if (statement == null || !isFirst(statement)) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "The code of the method cannot stand in front of this statement: %s."
+              .formatted(why().orElse("other things run before the call")),
+          "Give what the call gives to a variable first: pare extract variable.",
+          call.place());
+    }
+    String indent = source.indentAt(trees.start(statement.getLeaf()));
+    List<Piece> pieces = inFront(indent);
+    int start = trees.start(statement.getLeaf());
+    if (call.isStatement()) {
+      alone(statement, pieces, indent);
+      return;
+    }
+    pieces.add(Written.plain(source.lineEnd() + indent));
+    edits.add(Rewriting.of(trees, start, start, "", pieces, List.of()).proving(PROOF));
+    replace(call.start(), call.end(), result(body.result()));
+  }
+
+  /** Why the code cannot be an expression. */
+  private Optional<String> why() {
+    return values.all().stream()
+        .filter(Value::needsVariable)
+        .map(each -> each.why().orElseThrow().why())
+        .findFirst();
+  }
+
+  /** Whether nothing that could show runs in a statement before the call. */
+  private boolean isFirst(TreePath statement) {
+    Between between = Between.of(trees, trees.start(statement.getLeaf()), call.path());
+    return !between.perhaps()
+        && !between.repeats()
+        && !between.later()
+        && !between.guarded()
+        && between.code().stream().allMatch(code -> Shift.isInert(trees.program(), calm, code))
+        && values.all().stream().allMatch(each -> each.shift().over(between).isEmpty());
+  }
+
+  /** A branch without braces gets some. */
+  private void inBraces(TreePath own) {
+    String outer = source.indentAt(trees.start(own.getParentPath().getLeaf()));
+    String unit = Layout.of(OwnerClass.of(trees.program(), call.type())).unit();
+    String indent = outer + unit;
+    String end = source.lineEnd();
+    int start = trees.start(own.getLeaf());
+    Token last = source.tokens().get(source.tokenAt(start) - 1);
+    List<Piece> pieces = new ArrayList<>();
+    boolean behind = !last.kind().isComment();
+    pieces.add(Written.plain((behind ? " {" : "{") + end + indent));
+    pieces.addAll(inFront(indent));
+    behind(pieces, indent);
+    pieces.add(Written.plain(end + outer + "}"));
+    replace(behind ? last.end() : start, trees.end(own.getLeaf()), pieces);
+  }
+
+  private void alone(TreePath statement, List<Piece> pieces, String indent) {
+    behind(pieces, indent);
+    if (pieces.isEmpty()) {
+      int[] range = MemberRange.withGap(source, trees.leaving(statement.getLeaf()));
+      replace(range[0], range[1], List.of());
+    } else {
+      replace(trees.start(statement.getLeaf()), trees.end(statement.getLeaf()), pieces);
+    }
+  }
+
+  /** What nobody uses of a result stays only where it does something. */
+  private void behind(List<Piece> pieces, String indent) {
+    if (body.result() == null) {
+      return;
+    }
+    Shift shift = new Shift(trees.program(), calm, body.result(), assumptions);
+    if (isStatement(body.result())) {
+      if (!pieces.isEmpty()) {
+        pieces.add(Written.plain(source.lineEnd() + indent));
+      }
+      pieces.addAll(result(body.result()));
+      pieces.add(Written.plain(";"));
+    } else if (!shift.isOmissible()) {
+      throw Refused.advising(
+          RefusalKind.RUNS_OFTEN,
+          "Nothing uses what the method gives, but working it out could show.",
+          "Use it there, or leave the method.",
+          call.place());
+    }
+  }
+
+  /** The variables that hold what the call gives, and the statements of the method. */
+  private List<Piece> inFront(String indent) {
+    List<Piece> pieces = new ArrayList<>();
+    String end = source.lineEnd();
+    for (Value each : values.all()) {
+      if (!each.needsVariable()) {
+        continue;
+      }
+      if (!TypeNames.isWritable(each.type())) {
+        throw Refused.advising(
+            RefusalKind.NO_VALUE,
+            "A variable would have to hold a value of the type %s, which cannot be written down."
+                .formatted(each.type()),
+            "Give it to a variable first.",
+            call.place());
+      }
+      if (!pieces.isEmpty()) {
+        pieces.add(Written.plain(end + indent));
+      }
+      Written.Text text = Written.text("");
+      types.write(text, each.type(), call.type());
+      pieces.add(text.text(" " + site.nameOf(each) + " = ").done());
+      pieces.add(each.inPlace().carried());
+      pieces.add(Written.plain(";"));
+    }
+    if (!body.statements().isEmpty()) {
+      if (!pieces.isEmpty()) {
+        pieces.add(Written.plain(end + indent));
+      }
+      pieces.addAll(withSelf(List.of(code(indent))));
+    }
+    return pieces;
+  }
+
+  private Piece code(String indent) {
+    UnitTrees there = body.trees();
+    int start = body.start();
+    int end = body.end();
+    String from = there.source().indentAt(start);
+    Indent moved = from.equals(indent) ? Indent.SAME : new Indent(from, indent);
+    List<Replacement> inside = site.within(start, end);
+    if (first) {
+      carried.add(Carried.range(there.path(), start, end));
+      return new Carried(there.path(), start, end, inside, moved, null);
+    }
+    return new Copied(there.path(), start, end, inside, moved, null);
+  }
+}

@@ -1,0 +1,368 @@
+package paredown.refactor.operation.inlinemethod;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreeScanner;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.edit.Carried;
+import paredown.edit.Copied;
+import paredown.edit.Piece;
+import paredown.edit.Replacement;
+import paredown.edit.Self;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Brackets;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.Sight;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.use.OwnerClass;
+
+/** What the code of a method says otherwise where one call of it stands. */
+final class Site {
+  private final OwnerClass owner;
+  private final Program program;
+  private final UnitTrees trees;
+  private final BodyNames names;
+  private final Call call;
+  private final Values values;
+  private final TypeNames types;
+  private final boolean first;
+  private final Set<String> callerNames = new HashSet<>();
+  private final Map<Element, String> renamed = new HashMap<>();
+  private final Map<Value, String> held = new HashMap<>();
+  private final List<Replacement> edits = new ArrayList<>();
+
+  /**
+   * A site of a call.
+   *
+   * @param taken the names that other sites have given to variables around the call
+   * @param first whether the code moves there; else it is repeated
+   */
+  Site(
+      OwnerClass owner,
+      BodyNames names,
+      Call call,
+      Values values,
+      TypeNames types,
+      Set<String> taken,
+      boolean first) {
+    this.owner = owner;
+    this.program = owner.program();
+    this.trees = owner.trees();
+    this.names = names;
+    this.call = call;
+    this.values = values;
+    this.types = types;
+    this.first = first;
+    gatherCallerNames();
+    Set<String> known = new HashSet<>(taken);
+    known.addAll(callerNames);
+    chooseNames(known);
+    requireSeen();
+    write();
+  }
+
+  private void gatherCallerNames() {
+    new TreeScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        callerNames.add(tree.getName().toString());
+        return null;
+      }
+
+      @Override
+      public Void visitVariable(VariableTree tree, Void unused) {
+        callerNames.add(tree.getName().toString());
+        return super.visitVariable(tree, null);
+      }
+    }.scan(call.member().getLeaf(), null);
+  }
+
+  private void chooseNames(Set<String> taken) {
+    for (Element each : names.declared().keySet()) {
+      String name = each.getSimpleName().toString();
+      if (!taken.add(name)) {
+        renamed.put(each, free(name, taken));
+      }
+    }
+    for (Value each : values.all()) {
+      if (each.needsVariable()) {
+        boolean known = each == values.object() && names.words().contains(each.name());
+        boolean free = !known && taken.add(each.name());
+        held.put(each, free ? each.name() : free(each.name(), taken));
+      }
+    }
+  }
+
+  /** A name with a number that nothing around knows. */
+  private String free(String name, Set<String> taken) {
+    int i = 2;
+    while (taken.contains(name + i) || names.words().contains(name + i)) {
+      i++;
+    }
+    taken.add(name + i);
+    return name + i;
+  }
+
+  /** The names that variables have got here. */
+  Set<String> chosen() {
+    Set<String> chosen = new HashSet<>(held.values());
+    for (Element each : names.declared().keySet()) {
+      chosen.add(renamed.getOrDefault(each, each.getSimpleName().toString()));
+    }
+    return chosen;
+  }
+
+  /** The name of the variable that holds a value. */
+  String nameOf(Value value) {
+    return held.get(value);
+  }
+
+  private boolean isWithinOwner() {
+    for (TreePath at = call.path(); at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof ClassTree && owner.element().equals(call.trees().element(at))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private void requireSeen() {
+    Sight sight = new Sight(call.type(), program.elements());
+    for (Map.Entry<Element, TreePath> each : names.named().entrySet()) {
+      Element element = each.getKey();
+      boolean own = element instanceof VariableElement && !element.getKind().isField();
+      if (!own && sight.hides(element)) {
+        throw Refused.advising(
+            RefusalKind.HIDDEN_FROM_OUTSIDE,
+            "%s cannot be seen where it is called."
+                .formatted(element.getSimpleName().toString().replace("<init>", "What it makes")),
+            "Inline the calls that can see it with --at, or leave the method.",
+            call.place());
+      }
+    }
+    boolean inner = values.object() == null && !call.type().equals(owner.element());
+    if (inner && names.selves().stream().anyMatch(self -> self.member() == null)) {
+      throw Refused.advising(
+          RefusalKind.INNER_OBJECT,
+          "The code hands out its object, which is another one where it is called.",
+          "Inline the other calls with --at, or leave the method.",
+          call.place());
+    }
+  }
+
+  /** What the object of the code has become, where a class below calls it. */
+  Self self() {
+    boolean below = values.object() == null && !isWithinOwner() && !names.selves().isEmpty();
+    return below ? new Self(owner.binaryName(), program.symbols().binary(call.type())) : null;
+  }
+
+  private List<Replacement.Dropped> dropped(Use.Place... places) {
+    List<Replacement.Dropped> dropped = new ArrayList<>();
+    for (Use.Place place : places) {
+      boolean there = program.uses().at(place.file(), place.offset(), place.kind()).isPresent();
+      if (first && there) {
+        dropped.add(new Replacement.Dropped(place, "it is said otherwise where it is called"));
+      }
+    }
+    return dropped;
+  }
+
+  private Use.Place at(int offset, UseKind kind) {
+    return new Use.Place(trees.path(), offset, kind);
+  }
+
+  private Use.Place standsFor(int offset) {
+    return first ? at(offset, UseKind.NAME) : null;
+  }
+
+  private void write() {
+    for (Map.Entry<Element, TreePath> each : names.declared().entrySet()) {
+      if (renamed.containsKey(each.getKey())) {
+        rename(each.getKey(), each.getValue());
+      }
+    }
+    for (Value each : values.all()) {
+      if (each == values.object()) {
+        ask(each);
+      } else {
+        put(each);
+      }
+    }
+    boolean home = isWithinOwner();
+    if (values.object() == null && home) {
+      names.selves().forEach(this::askShadowed);
+    }
+    for (TreePath each : names.statics()) {
+      String name = ((IdentifierTree) each.getLeaf()).getName().toString();
+      boolean shadowed = trees.element(each).getKind().isField() && callerNames.contains(name);
+      if (!home || shadowed && isLocalThere(name)) {
+        qualify(each);
+      }
+    }
+    if (!home) {
+      names.types().forEach(this::name);
+    }
+  }
+
+  private boolean isLocalThere(String name) {
+    boolean[] found = {false};
+    new TreeScanner<Void, Void>() {
+      @Override
+      public Void visitVariable(VariableTree tree, Void unused) {
+        found[0] |= tree.getName().contentEquals(name);
+        return super.visitVariable(tree, null);
+      }
+    }.scan(call.member().getLeaf(), null);
+    return found[0];
+  }
+
+  private void rename(Element variable, TreePath declaration) {
+    String name = renamed.get(variable);
+    int offset = trees.names().of((VariableTree) declaration.getLeaf());
+    int end = offset + variable.getSimpleName().length();
+    edits.add(new Replacement(offset, end, List.of(Written.plain(name)), List.of()));
+    for (TreePath use : names.uses(variable)) {
+      local(use, name);
+    }
+  }
+
+  private void local(TreePath use, String name) {
+    int start = trees.start(use.getLeaf());
+    Written written = Written.text("").local(name, standsFor(start)).done();
+    edits.add(new Replacement(start, trees.end(use.getLeaf()), List.of(written), List.of()));
+  }
+
+  /** Puts an argument, or the variable that holds it, where the code names its parameter. */
+  private void put(Value value) {
+    for (TreePath use : value.uses()) {
+      if (value.needsVariable()) {
+        local(use, held.get(value));
+      } else {
+        int start = trees.start(use.getLeaf());
+        List<Piece> pieces = value.inPlace().at(trees, use, use == value.uses().get(0));
+        edits.add(
+            new Replacement(
+                start,
+                trees.end(use.getLeaf()),
+                pieces,
+                dropped(at(start, UseKind.NAME)),
+                "the call gives it this"));
+      }
+    }
+  }
+
+  /** Puts the object, or the variable that holds it, in front of what the code asks itself. */
+  private void ask(Value object) {
+    boolean moves = true;
+    for (BodyNames.Self self : names.selves()) {
+      int start = trees.start(self.path().getLeaf());
+      List<Piece> pieces = new ArrayList<>(object(object, moves));
+      moves = false;
+      if (self.member() == null) {
+        edits.add(
+            new Replacement(
+                start,
+                trees.end(self.path().getLeaf()),
+                pieces,
+                dropped(
+                    at(trees.nameOffset(self.path().getLeaf()), UseKind.NAME),
+                    at(start, UseKind.NAME)),
+                "it is the object that the call asks"));
+      } else {
+        pieces.add(Written.plain("."));
+        edits.add(
+            new Replacement(
+                start,
+                start,
+                pieces,
+                dropped(at(start, UseKind.RECEIVER)),
+                "it is the object that the call asks"));
+      }
+    }
+  }
+
+  private List<Piece> object(Value object, boolean moves) {
+    if (object.needsVariable()) {
+      return List.of(Written.text("").local(held.get(object)).done());
+    }
+    ExpressionTree tree = (ExpressionTree) object.path().getLeaf();
+    int start = call.trees().start(tree);
+    int end = call.trees().end(tree);
+    Piece piece =
+        moves
+            ? Carried.range(call.trees().path(), start, end)
+            : new Copied(call.trees().path(), start, end, List.of());
+    return Brackets.areNeededBeforeDot(tree)
+        ? List.of(Written.plain("("), piece, Written.plain(")"))
+        : List.of(piece);
+  }
+
+  /** A field whose name a variable of the caller has is asked of this. */
+  private void askShadowed(BodyNames.Self self) {
+    boolean shadowed =
+        self.member() != null
+            && self.member().getKind().isField()
+            && call.type().equals(owner.element())
+            && isLocalThere(self.member().getSimpleName().toString());
+    if (shadowed) {
+      int start = trees.start(self.path().getLeaf());
+      Written written =
+          Written.text("").name("this", "this of " + owner.binaryName()).text(".").done();
+      edits.add(
+          new Replacement(start, start, List.of(written), dropped(at(start, UseKind.RECEIVER))));
+    }
+  }
+
+  private void qualify(TreePath use) {
+    int start = trees.start(use.getLeaf());
+    Written.Text text = Written.text("");
+    types.write(text, (TypeElement) trees.element(use).getEnclosingElement(), call.type());
+    edits.add(Replacement.of(start, start, text.text(".").done()));
+  }
+
+  private void name(TreePath use) {
+    Tree tree = use.getLeaf();
+    int start = trees.start(tree);
+    Written.Text text = Written.text("");
+    TypeElement type = (TypeElement) trees.element(use);
+    types.write(text, type, call.type(), standsFor(start));
+    Written written = text.done();
+    edits.add(new Replacement(start, trees.end(tree), List.of(written), List.of()));
+  }
+
+  /** The edits within a range of the code. */
+  List<Replacement> within(int start, int end) {
+    return edits.stream().filter(each -> each.start() >= start && each.end() <= end).toList();
+  }
+
+  /** The values that are carried into the code, so that they leave the call. */
+  List<Piece> carriedValues() {
+    List<Piece> carried = new ArrayList<>();
+    for (Value each : values.all()) {
+      boolean used = each.needsVariable() || !each.uses().isEmpty();
+      Optional.of(each)
+          .filter(value -> used)
+          .map(Value::inPlace)
+          .ifPresent(value -> carried.add(value.carried()));
+    }
+    return carried;
+  }
+}
