@@ -20,7 +20,7 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.use.OwnerClass;
 
-/** Private, static and final methods with a body, which are called by their name alone. */
+/** Short private and static methods, whose code their callers could say themselves. */
 final class InlineMethodSites implements Sites {
   @Override
   public List<Site> in(Facts facts, Sources sources, Predicate<String> isMain, Random random) {
@@ -61,11 +61,7 @@ final class InlineMethodSites implements Sites {
     private void add(TypeElement type, TreePath path) {
       MethodTree tree = (MethodTree) path.getLeaf();
       Set<Modifier> modifiers = tree.getModifiers().getFlags();
-      boolean bound =
-          modifiers.contains(Modifier.PRIVATE)
-              || modifiers.contains(Modifier.STATIC)
-              || modifiers.contains(Modifier.FINAL)
-              || type.getModifiers().contains(Modifier.FINAL);
+      boolean bound = modifiers.contains(Modifier.PRIVATE) || modifiers.contains(Modifier.STATIC);
       OwnerClass owner = OwnerClass.of(trees.program(), type);
       owner.methods().stream()
           .filter(each -> bound && each.tree() == tree)

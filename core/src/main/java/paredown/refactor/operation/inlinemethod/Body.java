@@ -5,6 +5,7 @@ import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,14 +23,12 @@ import paredown.text.Token;
  * @param path of its block
  * @param statements those before the result
  * @param result what is returned at the end; null where nothing is
+ * @param early a return in its middle; null where there is none
  */
-record Body(UnitTrees trees, TreePath path, List<TreePath> statements, TreePath result) {
+record Body(
+    UnitTrees trees, TreePath path, List<TreePath> statements, TreePath result, TreePath early) {
 
-  /**
-   * The body of a method.
-   *
-   * @throws Refused where a return stands in its middle
-   */
+  /** The body of a method. */
   static Body of(OwnerClass owner, OwnerClass.Method method) {
     UnitTrees trees = owner.trees();
     TreePath path = new TreePath(method.path(), method.tree().getBody());
@@ -43,16 +42,13 @@ record Body(UnitTrees trees, TreePath path, List<TreePath> statements, TreePath 
       statements.remove(last);
       result = end.getExpression() == null ? null : new TreePath(last, end.getExpression());
     }
-    for (TreePath each : Returns.in(path)) {
-      if (last == null || each.getLeaf() != last.getLeaf()) {
-        throw Refused.advising(
-            RefusalKind.LEAVES_EARLY,
-            "%s returns before its end.".formatted(OwnerClass.signature(method)),
-            "Extract what comes before as a method of its own, and inline that.",
-            trees.place(each.getLeaf()));
-      }
-    }
-    return new Body(trees, path, List.copyOf(statements), result);
+    TreePath end = last;
+    TreePath early =
+        Returns.in(path).stream()
+            .filter(each -> end == null || each.getLeaf() != end.getLeaf())
+            .findFirst()
+            .orElse(null);
+    return new Body(trees, path, List.copyOf(statements), result, early);
   }
 
   /** The one expression that it is: what it returns, or the one thing that it does. */
@@ -76,7 +72,17 @@ record Body(UnitTrees trees, TreePath path, List<TreePath> statements, TreePath 
 
   /** Where its statements end, with a comment behind the last in its line. */
   int end() {
-    int end = trees.end(statements.get(statements.size() - 1).getLeaf());
+    return end(statements.get(statements.size() - 1).getLeaf());
+  }
+
+  /** Where all of it ends, a return with it. */
+  int wholeEnd() {
+    List<? extends StatementTree> all = ((BlockTree) path.getLeaf()).getStatements();
+    return end(all.get(all.size() - 1));
+  }
+
+  private int end(Tree last) {
+    int end = trees.end(last);
     String rest = trees.source().slice(end, trees.source().nextLine(end - 1)).stripTrailing();
     return rest.strip().startsWith("//") ? end + rest.length() : end;
   }

@@ -40,6 +40,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
   private final UnitTrees trees;
   private final OwnerClass owner;
   private final ExecutableElement method;
+  private final Tree body;
 
   /** The uses of each parameter, and of each variable that the body declares. */
   private final Map<Element, List<TreePath>> variables = new LinkedHashMap<>();
@@ -57,8 +58,14 @@ final class BodyNames extends TreePathScanner<Void, Void> {
     this.trees = owner.trees();
     this.owner = owner;
     this.method = method.element();
+    this.body = method.tree().getBody();
     method.element().getParameters().forEach(each -> variables.put(each, new ArrayList<>()));
     scan(new TreePath(method.path(), method.tree().getBody()), null);
+  }
+
+  /** The block of the method. */
+  Tree body() {
+    return body;
   }
 
   List<TreePath> uses(Element variable) {

@@ -2,11 +2,15 @@ package paredown.refactor.operation.inlinemethod;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
@@ -111,8 +115,7 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
       if (at.getLeaf() instanceof StatementTree && (around instanceof BlockTree || group)) {
         return at;
       }
-      if (around instanceof com.sun.source.tree.LambdaExpressionTree
-          || around instanceof com.sun.source.tree.ClassTree) {
+      if (around instanceof LambdaExpressionTree || around instanceof ClassTree) {
         return null;
       }
     }
@@ -128,6 +131,44 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
         };
   }
 
+  /**
+   * Whether a statement of it is the end of its own method, which gives what the call gives.
+   *
+   * @param statement the innermost statement of a block around it
+   */
+  boolean endsMethod(TreePath statement) {
+    if (statement.getLeaf() instanceof ReturnTree end) {
+      return end.getExpression() == tree() && givesSame();
+    }
+    return isStatement()
+        && statement.getParentPath().getParentPath().getLeaf() instanceof MethodTree around
+        && around.getBody() == statement.getParentPath().getLeaf()
+        && isVoid(around)
+        && around.getBody().getStatements().indexOf(statement.getLeaf())
+            == around.getBody().getStatements().size() - 1;
+  }
+
+  private static boolean isVoid(MethodTree method) {
+    return method.getReturnType() == null || method.getReturnType().toString().equals("void");
+  }
+
+  private boolean givesSame() {
+    for (TreePath at = path; at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof LambdaExpressionTree) {
+        return false;
+      }
+      if (at.getLeaf() instanceof MethodTree method) {
+        TreePath type = new TreePath(at, method.getReturnType());
+        var typing = trees.program().trees();
+        return trees
+            .program()
+            .types()
+            .isSameType(typing.getTypeMirror(type), typing.getTypeMirror(path));
+      }
+    }
+    return false;
+  }
+
   /** What holds the variables that its place gets: a block, or itself. */
   Tree scope() {
     TreePath statement = inBlock();
@@ -139,7 +180,7 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
   /** The body of the method, initialiser or field that it stands in. */
   TreePath member() {
     TreePath at = path;
-    while (!(at.getParentPath().getLeaf() instanceof com.sun.source.tree.ClassTree)) {
+    while (!(at.getParentPath().getLeaf() instanceof ClassTree)) {
       at = at.getParentPath();
     }
     return at;

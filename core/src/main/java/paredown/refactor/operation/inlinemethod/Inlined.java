@@ -68,7 +68,9 @@ final class Inlined {
     Optional<TreePath> expression = body.expression();
     boolean held = values.all().stream().anyMatch(Value::needsVariable);
     boolean lost = call.isStatement() && body.result() != null && !isStatement(body.result());
-    if (expression.isPresent() && !held && !lost) {
+    if (body.early() != null) {
+      ending();
+    } else if (expression.isPresent() && !held && !lost) {
       replace(call.start(), call.end(), result(expression.get()));
     } else {
       statements();
@@ -165,6 +167,26 @@ final class Inlined {
     replace(call.start(), call.end(), result(body.result()));
   }
 
+  /** Code that returns in its middle can stand where the call ends its own method as well. */
+  private void ending() {
+    TreePath statement = call.inBlock();
+    if (statement == null || !call.endsMethod(statement) || !isFirst(statement)) {
+      throw Refused.advising(
+          RefusalKind.LEAVES_EARLY,
+          "The method returns before its end, and the call is not the end of its own.",
+          "Extract what comes before as a method of its own, and inline that.",
+          call.place(),
+          body.trees().place(body.early().getLeaf()));
+    }
+    String indent = source.indentAt(trees.start(statement.getLeaf()));
+    List<Piece> pieces = held(indent);
+    if (!pieces.isEmpty()) {
+      pieces.add(Written.plain(source.lineEnd() + indent));
+    }
+    pieces.addAll(withSelf(List.of(code(indent, body.wholeEnd()))));
+    replace(trees.start(statement.getLeaf()), trees.end(statement.getLeaf()), pieces);
+  }
+
   /** Why the code cannot be an expression. */
   private Optional<String> why() {
     return values.all().stream()
@@ -234,6 +256,18 @@ final class Inlined {
 
   /** The variables that hold what the call gives, and the statements of the method. */
   private List<Piece> inFront(String indent) {
+    List<Piece> pieces = held(indent);
+    if (!body.statements().isEmpty()) {
+      if (!pieces.isEmpty()) {
+        pieces.add(Written.plain(source.lineEnd() + indent));
+      }
+      pieces.addAll(withSelf(List.of(code(indent, body.end()))));
+    }
+    return pieces;
+  }
+
+  /** The variables that hold what the call gives. */
+  private List<Piece> held(String indent) {
     List<Piece> pieces = new ArrayList<>();
     String end = source.lineEnd();
     for (Value each : values.all()) {
@@ -257,19 +291,12 @@ final class Inlined {
       pieces.add(each.inPlace().carried());
       pieces.add(Written.plain(";"));
     }
-    if (!body.statements().isEmpty()) {
-      if (!pieces.isEmpty()) {
-        pieces.add(Written.plain(end + indent));
-      }
-      pieces.addAll(withSelf(List.of(code(indent))));
-    }
     return pieces;
   }
 
-  private Piece code(String indent) {
+  private Piece code(String indent, int end) {
     UnitTrees there = body.trees();
     int start = body.start();
-    int end = body.end();
     String from = there.source().indentAt(start);
     Indent moved = from.equals(indent) ? Indent.SAME : new Indent(from, indent);
     List<Replacement> inside = site.within(start, end);

@@ -121,12 +121,17 @@ final class Site {
     return name + i;
   }
 
-  /** The names that variables have got here. */
+  /** The names that variables have got here, and that are known behind the code. */
   Set<String> chosen() {
     Set<String> chosen = new HashSet<>(held.values());
-    for (Element each : names.declared().keySet()) {
-      chosen.add(renamed.getOrDefault(each, each.getSimpleName().toString()));
-    }
+    names
+        .declared()
+        .forEach(
+            (each, path) -> {
+              if (path.getParentPath().getLeaf() == names.body()) {
+                chosen.add(renamed.getOrDefault(each, each.getSimpleName().toString()));
+              }
+            });
     return chosen;
   }
 
