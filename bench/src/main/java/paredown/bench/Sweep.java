@@ -47,17 +47,20 @@ import paredown.refactor.plan.Judged;
 public final class Sweep {
   private static final long SEED = 20261123L;
   private static final Map<String, Supplier<Sites>> OPERATIONS =
-      Map.of(
-          "move-method", MoveMethodSites::new,
-          "move-class", MoveTypeSites::new,
-          "extract-class", ExtractClassSites::new,
-          "extract-method", ExtractMethodSites::new,
-          "inline-variable", InlineVariableSites::new,
-          "inline-method", InlineMethodSites::new,
-          "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE),
-          "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT),
-          "rename", RenameSites::new,
-          "order-members", OrderSites::new);
+      Map.ofEntries(
+          Map.entry("move-method", MoveMethodSites::new),
+          Map.entry("move-class", MoveTypeSites::new),
+          Map.entry("extract-class", ExtractClassSites::new),
+          Map.entry("extract-method", ExtractMethodSites::new),
+          Map.entry("inline-variable", InlineVariableSites::new),
+          Map.entry("inline-method", InlineMethodSites::new),
+          Map.entry("inline-field", InlineFieldSites::new),
+          Map.entry(
+              "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE)),
+          Map.entry(
+              "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT)),
+          Map.entry("rename", RenameSites::new),
+          Map.entry("order-members", OrderSites::new));
 
   private final Sites sites;
   private final Path library;

@@ -3,6 +3,7 @@ package paredown.cli;
 import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
+import paredown.refactor.operation.inlinefield.InlineField;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.session.Preview;
@@ -26,6 +27,8 @@ import picocli.CommandLine.Parameters;
     subcommands = {
       InlineCommand.OfMethod.class,
       InlineCommand.OfVariable.class,
+      InlineCommand.OfConstant.class,
+      InlineCommand.OfField.class,
       NotYetCommand.Inline.class
     })
 final class InlineCommand extends PareCommand {
@@ -33,7 +36,8 @@ final class InlineCommand extends PareCommand {
   @Override
   int run() {
     throw new UnusableRequest(
-        "Inline what?", "Try pare inline method --help or pare inline variable --help.");
+        "Inline what?",
+        "Try --help of pare inline method, inline variable, inline constant, inline field.");
   }
 
   /** Puts the code of a method where the method is called. */
@@ -125,6 +129,86 @@ final class InlineCommand extends PareCommand {
     @Override
     Preview preview(Session session) {
       return session.preview(new InlineVariable(what));
+    }
+  }
+
+  /** The arguments of what inlines a field. */
+  abstract static class Field extends ChangeCommand {
+    @Parameters(
+        paramLabel = "TYPE#FIELD",
+        description = "The field, with its class as short as one meaning is left.")
+    private String what;
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = {
+          "Refusals to overrule, since you know better: mapped-field,",
+          "reflected, serialized."
+        })
+    private List<String> accepted = List.of();
+
+    abstract boolean isConstant();
+
+    @Override
+    Preview preview(Session session) {
+      String[] parts = what.split("#", -1);
+      if (parts.length != 2 || parts[0].isBlank() || parts[1].isBlank()) {
+        throw new UnusableRequest(
+            what + " names no field.",
+            "Name it with its class, DuesClerk#CENTS_A_METRE for example.");
+      }
+      return session.preview(
+          new InlineField(
+              parts[0], parts[1], isConstant(), Accepted.of(accepted, InlineField.acceptable())));
+    }
+  }
+
+  /** Puts the value of a constant where the constant is named. */
+  @Command(
+      name = "constant",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Puts a constant's value where it is named, and takes the constant away.",
+        "All files follow; names that the value needs are written as they are known there."
+      },
+      footer = {
+        "",
+        "Example:",
+        "  pare inline constant DuesClerk#CENTS_A_METRE",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfConstant extends Field {
+    @Override
+    boolean isConstant() {
+      return true;
+    }
+  }
+
+  /** Puts the value of a field where the field is read. */
+  @Command(
+      name = "field",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Puts a field's one value where it is read, and takes the field away.",
+        "The field must be declared with its value and set nowhere else, and the value must be the",
+        "same for each object."
+      },
+      footer = {
+        "",
+        "Example:",
+        "  pare inline field DuesClerk#CENTS_A_METRE",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfField extends Field {
+    @Override
+    boolean isConstant() {
+      return false;
     }
   }
 }

@@ -33,7 +33,8 @@ class AssumptionKindTest {
             "extract-method",
             "inline-variable",
             "extract-variable",
-            "inline-method")) {
+            "inline-method",
+            "inline-field")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

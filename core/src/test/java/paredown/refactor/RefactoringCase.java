@@ -21,6 +21,7 @@ import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.inlinefield.InlineField;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.refactor.operation.movemethod.MoveMethod;
@@ -133,6 +134,10 @@ record RefactoringCase(
       String[] member = operation.get(2).split("#");
       return new InlineMethod(
           member[0], member[1], optional("--at"), operation.contains("--keep"), accepted());
+    }
+    if (operation.get(0).equals("inline") && !operation.get(1).equals("variable")) {
+      String[] member = operation.get(2).split("#");
+      return new InlineField(member[0], member[1], operation.get(1).equals("constant"), accepted());
     }
     if (operation.get(0).equals("inline")) {
       return new InlineVariable(operation.get(2));

@@ -49,7 +49,8 @@ class RefusalKindTest {
             "extract-method",
             "inline-variable",
             "extract-variable",
-            "inline-method")) {
+            "inline-method",
+            "inline-field")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

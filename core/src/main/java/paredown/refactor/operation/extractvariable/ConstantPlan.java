@@ -1,16 +1,6 @@
 package paredown.refactor.operation.extractvariable;
 
-import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ConditionalExpressionTree;
-import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LiteralTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.tree.TypeCastTree;
-import com.sun.source.tree.UnaryTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
@@ -22,6 +12,7 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import paredown.edit.Carried;
 import paredown.edit.Change;
 import paredown.edit.Indent;
 import paredown.edit.Piece;
@@ -32,6 +23,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.FirstMember;
 import paredown.refactor.carry.Layout;
+import paredown.refactor.code.Constants;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
@@ -69,7 +61,7 @@ final class ConstantPlan {
   }
 
   Change change() {
-    requireConstant(extracted.path());
+    requireConstant();
     TypeNames names = new TypeNames(trees, extracted.program().symbols()::key);
     List<TreePath> named = places();
     String file = trees.path();
@@ -150,46 +142,17 @@ final class ConstantPlan {
             .anyMatch(each -> each.getSimpleName().contentEquals(arguments.name()));
   }
 
-  /**
-   * Requires that the compiler knows the value (JLS 15.29), so that when it is made never shows.
-   */
-  private void requireConstant(TreePath path) {
-    ExpressionTree tree = (ExpressionTree) path.getLeaf();
-    boolean known =
-        tree instanceof LiteralTree && tree.getKind() != Tree.Kind.NULL_LITERAL
-            || (tree instanceof IdentifierTree || tree instanceof MemberSelectTree)
-                && trees.element(path) instanceof VariableElement variable
-                && variable.getKind() == ElementKind.FIELD
-                && variable.getConstantValue() != null;
-    if (known) {
-      return;
-    }
-    List<ExpressionTree> parts = parts(tree);
-    if (parts.isEmpty()) {
-      throw Refused.advising(
-          RefusalKind.NO_VALUE,
-          "It is no constant: the compiler does not know its value.",
-          "Make a variable or a method of it, or take a part that is constant.",
-          trees.place(tree));
-    }
-    parts.forEach(part -> requireConstant(new TreePath(path, part)));
-  }
-
-  private static List<ExpressionTree> parts(ExpressionTree tree) {
-    if (tree instanceof BinaryTree binary) {
-      return List.of(binary.getLeftOperand(), binary.getRightOperand());
-    }
-    if (tree instanceof ParenthesizedTree brackets) {
-      return List.of(brackets.getExpression());
-    }
-    if (tree instanceof UnaryTree unary) {
-      return List.of(unary.getExpression());
-    }
-    if (tree instanceof ConditionalExpressionTree either) {
-      return List.of(
-          either.getCondition(), either.getTrueExpression(), either.getFalseExpression());
-    }
-    return tree instanceof TypeCastTree cast ? List.of(cast.getExpression()) : List.of();
+  /** Requires that the compiler knows the value, so that when it is made never shows. */
+  private void requireConstant() {
+    Constants.unknown(trees, extracted.path())
+        .ifPresent(
+            part -> {
+              throw Refused.advising(
+                  RefusalKind.NO_VALUE,
+                  "It is no constant: the compiler does not know its value.",
+                  "Make a variable or a method of it, or take a part that is constant.",
+                  trees.place(part.getLeaf()));
+            });
   }
 
   /** The constant stands behind those that are there, or first. */
@@ -232,7 +195,7 @@ final class ConstantPlan {
     String to = Layout.of(owner).member();
     Indent indent = from.equals(to) ? Indent.SAME : new Indent(from, to);
     var carried = extracted.carried();
-    return new paredown.edit.Carried(
+    return new Carried(
         carried.file(), carried.start(), carried.end(), carried.inside(), indent, null);
   }
 

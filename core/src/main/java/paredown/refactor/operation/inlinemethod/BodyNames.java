@@ -1,6 +1,5 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
@@ -25,6 +24,7 @@ import javax.lang.model.element.TypeParameterElement;
 import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
 
@@ -151,10 +151,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
       throw refused(RefusalKind.CALL_SHAPE, "it calls itself", tree);
     }
     if (element.getModifiers().contains(Modifier.STATIC)) {
-      boolean label =
-          element.getKind() == ElementKind.ENUM_CONSTANT
-              && getCurrentPath().getParentPath().getLeaf() instanceof CaseTree;
-      if (!label) {
+      if (!CodeElsewhere.isLabel(getCurrentPath())) {
         statics.add(getCurrentPath());
       }
       named.putIfAbsent(element, getCurrentPath());

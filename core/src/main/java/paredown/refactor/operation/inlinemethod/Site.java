@@ -1,9 +1,7 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreeScanner;
@@ -15,7 +13,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.edit.Carried;
 import paredown.edit.Copied;
@@ -28,6 +25,7 @@ import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.Sight;
@@ -141,12 +139,7 @@ final class Site {
   }
 
   private boolean isWithinOwner() {
-    for (TreePath at = call.path(); at != null; at = at.getParentPath()) {
-      if (at.getLeaf() instanceof ClassTree && owner.element().equals(call.trees().element(at))) {
-        return true;
-      }
-    }
-    return false;
+    return CodeElsewhere.isWithin(call.trees(), call.path(), owner.element());
   }
 
   private void requireSeen() {
@@ -212,6 +205,7 @@ final class Site {
       }
     }
     boolean home = isWithinOwner();
+    CodeElsewhere elsewhere = new CodeElsewhere(trees, types, call.type(), first);
     if (values.object() == null && home) {
       names.selves().forEach(this::askShadowed);
     }
@@ -219,11 +213,11 @@ final class Site {
       String name = ((IdentifierTree) each.getLeaf()).getName().toString();
       boolean shadowed = trees.element(each).getKind().isField() && callerNames.contains(name);
       if (!home || shadowed && isLocalThere(name)) {
-        qualify(each);
+        edits.add(elsewhere.qualified(each));
       }
     }
     if (!home) {
-      names.types().forEach(this::name);
+      names.types().forEach(each -> edits.add(elsewhere.type(each)));
     }
   }
 
@@ -334,23 +328,6 @@ final class Site {
       edits.add(
           new Replacement(start, start, List.of(written), dropped(at(start, UseKind.RECEIVER))));
     }
-  }
-
-  private void qualify(TreePath use) {
-    int start = trees.start(use.getLeaf());
-    Written.Text text = Written.text("");
-    types.write(text, (TypeElement) trees.element(use).getEnclosingElement(), call.type());
-    edits.add(Replacement.of(start, start, text.text(".").done()));
-  }
-
-  private void name(TreePath use) {
-    Tree tree = use.getLeaf();
-    int start = trees.start(tree);
-    Written.Text text = Written.text("");
-    TypeElement type = (TypeElement) trees.element(use);
-    types.write(text, type, call.type(), standsFor(start));
-    Written written = text.done();
-    edits.add(new Replacement(start, trees.end(tree), List.of(written), List.of()));
   }
 
   /** The edits within a range of the code. */

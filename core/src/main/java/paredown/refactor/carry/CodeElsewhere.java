@@ -1,0 +1,169 @@
+package paredown.refactor.carry;
+
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.PackageElement;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Use;
+import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.TypeNames;
+
+/**
+ * Code of a class in another one: static members stand behind their class, and types get the names
+ * that they have there.
+ */
+public final class CodeElsewhere {
+  private final UnitTrees trees;
+  private final TypeNames names;
+  private final TypeElement scope;
+  private final boolean first;
+
+  /**
+   * Code for another place.
+   *
+   * @param trees of the file that the code is from
+   * @param names writes types there
+   * @param scope the class that it goes to; null for none
+   * @param first whether it moves there; else it is repeated
+   */
+  public CodeElsewhere(UnitTrees trees, TypeNames names, TypeElement scope, boolean first) {
+    this.trees = trees;
+    this.names = names;
+    this.scope = scope;
+    this.first = first;
+  }
+
+  /** What the code says otherwise there. */
+  public List<Replacement> edits(TreePath code) {
+    List<Replacement> edits = new ArrayList<>();
+    for (TreePath each : simpleNames(trees, code)) {
+      Element element = trees.element(each);
+      if (element instanceof TypeElement) {
+        edits.add(type(each));
+      } else if (isStatic(element) && !isLabel(each)) {
+        edits.add(qualified(each));
+      }
+    }
+    return edits;
+  }
+
+  /** A static member behind its class. */
+  public Replacement qualified(TreePath name) {
+    int start = trees.start(name.getLeaf());
+    Written.Text text = Written.text("");
+    names.write(text, (TypeElement) trees.element(name).getEnclosingElement(), scope);
+    return Replacement.of(start, start, text.text(".").done());
+  }
+
+  /** A type by its name there. */
+  public Replacement type(TreePath name) {
+    int start = trees.start(name.getLeaf());
+    Use.Place place = first ? Rewriting.name(trees, start) : null;
+    Written.Text text = Written.text("");
+    names.write(text, (TypeElement) trees.element(name), scope, place);
+    return new Replacement(start, trees.end(name.getLeaf()), List.of(text.done()), List.of());
+  }
+
+  private static boolean isStatic(Element element) {
+    return element != null
+        && (element.getKind().isField() || element.getKind() == ElementKind.METHOD)
+        && element.getModifiers().contains(Modifier.STATIC);
+  }
+
+  /** Whether a name is the label of a case, which knows its enum. */
+  public static boolean isLabel(TreePath name) {
+    return name.getParentPath().getLeaf() instanceof CaseTree;
+  }
+
+  /** Whether a place is within a class. */
+  public static boolean isWithin(UnitTrees trees, TreePath place, TypeElement type) {
+    for (TreePath at = place; at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof ClassTree && type.equals(trees.element(at))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** A name in code that asks its own object; empty where there is none. */
+  public static Optional<TreePath> instance(UnitTrees trees, TreePath code) {
+    return simpleNames(trees, code).stream()
+        .filter(
+            each -> {
+              Element element = trees.element(each);
+              String word = ((IdentifierTree) each.getLeaf()).getName().toString();
+              boolean member =
+                  element != null
+                      && (element.getKind().isField() || element.getKind() == ElementKind.METHOD);
+              return word.equals("this") || word.equals("super") || member && !isStatic(element);
+            })
+        .findFirst();
+  }
+
+  private static List<TreePath> simpleNames(UnitTrees trees, TreePath code) {
+    List<TreePath> names = new ArrayList<>();
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        if (trees.end(tree) >= 0) {
+          names.add(getCurrentPath());
+        }
+        return null;
+      }
+    }.scan(code, null);
+    return names;
+  }
+
+  /** Everything that code names and that must be seen where it stands. */
+  public static Set<Element> named(UnitTrees trees, TreePath code) {
+    Set<Element> named = new LinkedHashSet<>();
+    new TreePathScanner<Void, Void>() {
+      private void add() {
+        Element element = trees.element(getCurrentPath());
+        boolean member =
+            element instanceof TypeElement
+                || element != null
+                    && element.getEnclosingElement() instanceof TypeElement
+                    && !(element instanceof PackageElement);
+        if (member) {
+          named.add(element);
+        }
+      }
+
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        add();
+        return null;
+      }
+
+      @Override
+      public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
+        add();
+        return super.visitMemberSelect(tree, null);
+      }
+
+      @Override
+      public Void visitNewClass(NewClassTree tree, Void unused) {
+        add();
+        return super.visitNewClass(tree, null);
+      }
+    }.scan(code, null);
+    return named;
+  }
+}
