@@ -55,6 +55,7 @@ public final class Sweep {
           Map.entry("inline-variable", InlineVariableSites::new),
           Map.entry("inline-method", InlineMethodSites::new),
           Map.entry("inline-field", InlineFieldSites::new),
+          Map.entry("move-field", MoveFieldSites::new),
           Map.entry(
               "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE)),
           Map.entry(

@@ -85,15 +85,11 @@ final class InlineCommand extends PareCommand {
 
     @Override
     Preview preview(Session session) {
-      String[] parts = what.split("#", -1);
-      if (parts.length != 2 || parts[0].isBlank() || parts[1].isBlank()) {
-        throw new UnusableRequest(
-            what + " names no method.", "Name it with its class, FerryDesk#money for example.");
-      }
+      MemberName name = MemberName.of(what, "method", "FerryDesk#money");
       return session.preview(
           new InlineMethod(
-              parts[0],
-              parts[1],
+              name.type(),
+              name.member(),
               Optional.ofNullable(at),
               keep,
               Accepted.of(accepted, InlineMethod.acceptable())));
@@ -153,15 +149,13 @@ final class InlineCommand extends PareCommand {
 
     @Override
     Preview preview(Session session) {
-      String[] parts = what.split("#", -1);
-      if (parts.length != 2 || parts[0].isBlank() || parts[1].isBlank()) {
-        throw new UnusableRequest(
-            what + " names no field.",
-            "Name it with its class, DuesClerk#CENTS_A_METRE for example.");
-      }
+      MemberName name = MemberName.of(what, "field", "DuesClerk#CENTS_A_METRE");
       return session.preview(
           new InlineField(
-              parts[0], parts[1], isConstant(), Accepted.of(accepted, InlineField.acceptable())));
+              name.type(),
+              name.member(),
+              isConstant(),
+              Accepted.of(accepted, InlineField.acceptable())));
     }
   }
 

@@ -3,6 +3,7 @@ package paredown.cli;
 import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
+import paredown.refactor.operation.movefield.MoveField;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.movetype.MoveType;
 import paredown.session.Preview;
@@ -12,7 +13,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** The moving operations: of methods to other types, and of types to other packages. */
+/** The moving operations: of members to other types, and of types to other packages. */
 @Command(
     name = "move",
     mixinStandardHelpOptions = true,
@@ -22,15 +23,20 @@ import picocli.CommandLine.Parameters;
       "",
       "Examples:",
       "  pare move method 'Sailing#floats(Berth)' --to Berth",
+      "  pare move field DuesClerk#CENTS_A_METRE --to QuayBook",
       "  pare move class Berth --to ferry.port"
     },
-    subcommands = {MoveCommand.OfMethod.class, MoveCommand.OfClass.class, NotYetCommand.Move.class})
+    subcommands = {
+      MoveCommand.OfMethod.class,
+      MoveCommand.OfField.class,
+      MoveCommand.OfClass.class
+    })
 final class MoveCommand extends PareCommand {
 
   @Override
   int run() {
     throw new UnusableRequest(
-        "Move what?", "Try pare move method --help or pare move class --help.");
+        "Move what?", "Try --help of pare move method, move field, move class.");
   }
 
   /** Takes a method to another type. */
@@ -124,6 +130,54 @@ final class MoveCommand extends PareCommand {
                   pass == Pass.owner,
                   Optional.ofNullable(name),
                   Accepted.of(accepted, MoveMethod.acceptable()))));
+    }
+  }
+
+  /** Takes a static field to another type. */
+  @Command(
+      name = "field",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Takes a static field, a constant mostly, with its comment to another type.",
+        "All who name it follow, in code, imports and links, and it becomes as visible as they need."
+      },
+      footer = {
+        "",
+        "Example:",
+        "  pare move field DuesClerk#CENTS_A_METRE --to QuayBook",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfField extends ChangeCommand {
+    @Parameters(
+        paramLabel = "TYPE#FIELD",
+        description = "The field, with its class as short as one meaning is left.")
+    private String what;
+
+    @Option(
+        names = "--to",
+        paramLabel = "TYPE",
+        required = true,
+        description = "The class, interface, enum or record that gets it.")
+    private String target;
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = {
+          "Refusals to overrule, since you know better: mapped-field,",
+          "reflected, serialized, started-earlier."
+        })
+    private List<String> accepted = List.of();
+
+    @Override
+    Preview preview(Session session) {
+      MemberName name = MemberName.of(what, "field", "DuesClerk#CENTS_A_METRE");
+      return session.preview(
+          new MoveField(
+              name.type(), name.member(), target, Accepted.of(accepted, MoveField.acceptable())));
     }
   }
 

@@ -34,7 +34,8 @@ class AssumptionKindTest {
             "inline-variable",
             "extract-variable",
             "inline-method",
-            "inline-field")) {
+            "inline-field",
+            "move-field")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

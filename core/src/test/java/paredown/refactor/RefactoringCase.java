@@ -24,6 +24,7 @@ import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.refactor.operation.inlinefield.InlineField;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
+import paredown.refactor.operation.movefield.MoveField;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.movetype.MoveType;
 import paredown.refactor.operation.order.OrderMembers;
@@ -157,6 +158,10 @@ record RefactoringCase(
           option("--name"),
           operation.contains("--accessors"),
           accepted());
+    }
+    if (operation.get(1).equals("field")) {
+      String[] named = operation.get(2).split("#");
+      return new MoveField(named[0], named[1], option("--to"), accepted());
     }
     if (operation.get(1).equals("class")) {
       return new MoveType(operation.get(2), option("--to"), accepted());

@@ -50,7 +50,8 @@ class RefusalKindTest {
             "inline-variable",
             "extract-variable",
             "inline-method",
-            "inline-field")) {
+            "inline-field",
+            "move-field")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

@@ -1,8 +1,10 @@
 package paredown.refactor.use;
 
 import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.ParenthesizedTree;
@@ -60,6 +62,26 @@ public final class MemberUses {
 
     public String file() {
       return trees.path();
+    }
+
+    /** Whether it stands in an import. */
+    public boolean isImport() {
+      for (TreePath at = path; at != null; at = at.getParentPath()) {
+        if (at.getLeaf() instanceof ImportTree) {
+          return true;
+        }
+      }
+      return false;
+    }
+
+    /** The innermost class around it; null where it stands in front of one. */
+    public TypeElement scope() {
+      for (TreePath at = path; at != null; at = at.getParentPath()) {
+        if (at.getLeaf() instanceof ClassTree && trees.element(at) instanceof TypeElement type) {
+          return type;
+        }
+      }
+      return null;
     }
 
     /**

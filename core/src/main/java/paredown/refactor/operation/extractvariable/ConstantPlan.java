@@ -21,8 +21,8 @@ import paredown.edit.Written;
 import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.carry.FirstMember;
 import paredown.refactor.carry.Layout;
+import paredown.refactor.carry.StaticFieldPlace;
 import paredown.refactor.code.Constants;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -157,37 +157,19 @@ final class ConstantPlan {
 
   /** The constant stands behind those that are there, or first. */
   private Replacement declaration(TypeNames names) {
-    Layout layout = Layout.of(owner);
     Written.Text text = Written.text(isInterface() ? "" : "private static final ");
     names.write(text, extracted.type(), owner.element());
     text.text(" " + arguments.name() + " = ");
     Piece value = value();
-    OwnerClass.Field last = lastConstant();
-    String end = layout.lineEnd();
-    if (last != null) {
-      int at = last.range().declarationEnd();
-      int behind = last.range().end();
-      boolean line = behind > at && trees.source().lineStart(behind) == behind;
-      int place = line ? behind : at;
-      Written.Text before = Written.text(line ? layout.member() : end + layout.member());
-      return Rewriting.of(
-          trees,
-          place,
-          place,
-          "",
-          before.all(text.done()).done(),
-          value,
-          Written.plain(line ? ";" + end : ";"));
-    }
-    FirstMember first = FirstMember.of(owner);
+    StaticFieldPlace place = StaticFieldPlace.of(owner);
     return Rewriting.of(
         trees,
-        first.at(),
-        first.at(),
+        place.at(),
+        place.at(),
         "",
-        Written.text(first.before()).all(text.done()).done(),
+        Written.text(place.before()).all(text.done()).done(),
         value,
-        Written.plain(";" + end + (first.onLine() ? end : "")));
+        Written.plain(";" + place.behind()));
   }
 
   private Piece value() {
@@ -197,19 +179,5 @@ final class ConstantPlan {
     var carried = extracted.carried();
     return new Carried(
         carried.file(), carried.start(), carried.end(), carried.inside(), indent, null);
-  }
-
-  /** The last of the constants that the class begins with; null where it has none. */
-  private OwnerClass.Field lastConstant() {
-    OwnerClass.Field last = null;
-    for (OwnerClass.Field field : owner.fields()) {
-      boolean constant = field.is(Modifier.STATIC) && field.is(Modifier.FINAL);
-      if (constant || isInterface()) {
-        last = field;
-      } else {
-        break;
-      }
-    }
-    return last;
   }
 }

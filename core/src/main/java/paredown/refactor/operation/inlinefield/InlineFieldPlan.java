@@ -1,8 +1,5 @@
 package paredown.refactor.operation.inlinefield;
 
-import com.sun.source.tree.AnnotationTree;
-import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
@@ -37,12 +34,11 @@ import paredown.refactor.nulls.NullDoubt;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.use.FieldOnlookers;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
-import paredown.refactor.use.ReflectionCheck;
-import paredown.refactor.use.Remarks;
 import paredown.text.Counted;
 
 /** Works out where the value of a field stands then, or why it cannot. */
@@ -171,22 +167,7 @@ final class InlineFieldPlan {
   }
 
   private void requireNoOnlooker() {
-    for (AnnotationTree annotation : field.tree().getModifiers().getAnnotations()) {
-      TreePath at =
-          new TreePath(new TreePath(field.path(), field.tree().getModifiers()), annotation);
-      if (!Remarks.isRemark(owner, at) && !overruled.overrules(RefusalKind.MAPPED_FIELD)) {
-        throw overrulable(RefusalKind.MAPPED_FIELD, trees.place(annotation));
-      }
-    }
-    boolean stored =
-        !field.is(Modifier.STATIC)
-            && !field.is(Modifier.TRANSIENT)
-            && owner.isA("java.io.Serializable");
-    boolean version = field.name().startsWith("serial") && field.is(Modifier.STATIC);
-    if ((stored || version) && !overruled.overrules(RefusalKind.SERIALIZED)) {
-      throw overrulable(RefusalKind.SERIALIZED, place());
-    }
-    new ReflectionCheck(owner, Map.of(field.element(), field.key())).requireUnless(overruled);
+    FieldOnlookers.requireNone(owner, field, overruled, "inlined");
     program.uses().of(field.key()).stream()
         .filter(use -> use.kind() == UseKind.DOC)
         .findFirst()
@@ -200,16 +181,11 @@ final class InlineFieldPlan {
             });
   }
 
-  private Refused overrulable(RefusalKind kind, String place) {
-    return refused(
-        kind, kind.why(), "If that does not matter here, say --accept " + kind.id() + ".", place);
-  }
-
   /** Where it is read; it must be set nowhere. */
   private List<MemberUses.MemberUse> uses() {
     List<MemberUses.MemberUse> uses = new ArrayList<>();
     for (MemberUses.MemberUse use : MemberUses.of(program, Map.of(field.element(), field.key()))) {
-      if (isImport(use.path())) {
+      if (use.isImport()) {
         continue;
       }
       boolean reads =
@@ -228,15 +204,6 @@ final class InlineFieldPlan {
       uses.add(use);
     }
     return uses;
-  }
-
-  private static boolean isImport(TreePath use) {
-    for (TreePath at = use; at != null; at = at.getParentPath()) {
-      if (at.getLeaf() instanceof ImportTree) {
-        return true;
-      }
-    }
-    return false;
   }
 
   /** An object that is asked for it must be one that need not be worked out. */
@@ -274,7 +241,7 @@ final class InlineFieldPlan {
 
   /** Puts the value where the field was read. */
   private Replacement put(MemberUses.MemberUse use, boolean first) {
-    TypeElement type = scope(use);
+    TypeElement type = use.scope();
     TypeNames types =
         names.computeIfAbsent(
             use.file(), path -> new TypeNames(use.trees(), program.symbols()::key));
@@ -293,16 +260,6 @@ final class InlineFieldPlan {
             value.at(use.trees(), use.path(), first, inside),
             List.of())
         .proving("it is the value of the field");
-  }
-
-  private static TypeElement scope(MemberUses.MemberUse use) {
-    for (TreePath at = use.path(); at != null; at = at.getParentPath()) {
-      if (use.trees().element(at) instanceof TypeElement type
-          && at.getLeaf() instanceof ClassTree) {
-        return type;
-      }
-    }
-    return null;
   }
 
   private void requireSeen(MemberUses.MemberUse use, TypeElement type, boolean home) {

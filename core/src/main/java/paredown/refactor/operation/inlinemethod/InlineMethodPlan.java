@@ -1,6 +1,5 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -166,7 +165,7 @@ final class InlineMethodPlan {
   private List<Call> calls() {
     List<MemberUses.MemberUse> uses =
         MemberUses.of(program, Map.of(method.element(), method.key())).stream()
-            .filter(use -> !isImport(use))
+            .filter(use -> !use.isImport())
             .filter(use -> arguments.at().isEmpty() || isAt(use))
             .filter(use -> !arguments.stays() || use.access() == MemberUses.Access.CALL)
             .toList();
@@ -191,15 +190,6 @@ final class InlineMethodPlan {
     }
     requireApart(calls);
     return calls;
-  }
-
-  private static boolean isImport(MemberUses.MemberUse use) {
-    for (TreePath at = use.path(); at != null; at = at.getParentPath()) {
-      if (at.getLeaf() instanceof com.sun.source.tree.ImportTree) {
-        return true;
-      }
-    }
-    return false;
   }
 
   private boolean isAt(MemberUses.MemberUse use) {

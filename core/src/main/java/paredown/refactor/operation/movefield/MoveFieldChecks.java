@@ -1,0 +1,167 @@
+package paredown.refactor.operation.movefield;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.UnusableRequest;
+import paredown.program.Program;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Constants;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Writes;
+import paredown.refactor.effect.CalmCalls;
+import paredown.refactor.flow.Shift;
+import paredown.refactor.startup.StaticStart;
+import paredown.refactor.use.FieldOnlookers;
+import paredown.refactor.use.Overruled;
+import paredown.refactor.use.OwnerClass;
+
+/** What must hold before a field can stand in another class. */
+final class MoveFieldChecks {
+  private final OwnerClass owner;
+  private final OwnerClass.Field field;
+  private final OwnerClass target;
+  private final Overruled overruled;
+  private final Program program;
+  private final UnitTrees trees;
+
+  MoveFieldChecks(
+      OwnerClass owner, OwnerClass.Field field, OwnerClass target, Overruled overruled) {
+    this.owner = owner;
+    this.field = field;
+    this.target = target;
+    this.overruled = overruled;
+    this.program = owner.program();
+    this.trees = owner.trees();
+  }
+
+  private Refused refused(RefusalKind kind, String why, String advice) {
+    return Refused.advising(
+        kind,
+        "%s cannot be moved to %s: %s.".formatted(field.name(), target.writtenName(), why),
+        advice,
+        trees.place(field.tree()));
+  }
+
+  void require() {
+    if (owner.element().equals(target.element())) {
+      throw new UnusableRequest(
+          field.name() + " is in " + target.writtenName() + " already.", "Name another class.");
+    }
+    requireStatic();
+    requireAlone();
+    requireTarget();
+    requireFree();
+    requireNoStart();
+    FieldOnlookers.requireNone(owner, field, overruled, "moved");
+  }
+
+  private void requireStatic() {
+    if (!field.is(Modifier.STATIC) || field.element().getKind() == ElementKind.ENUM_CONSTANT) {
+      throw refused(
+          RefusalKind.NEEDS_OWNER,
+          "each object has its own, and only static fields move yet",
+          "Extract a class for fields of objects: pare extract class --help.");
+    }
+  }
+
+  private void requireAlone() {
+    boolean shared =
+        owner.fields().stream()
+            .anyMatch(each -> each != field && each.range().start() == field.range().start());
+    if (shared) {
+      throw refused(
+          RefusalKind.SHARED_DECLARATION,
+          "it is declared together with other fields",
+          "Declare it in a statement of its own first.");
+    }
+  }
+
+  private void requireTarget() {
+    boolean open = !field.is(Modifier.FINAL) && target.element().getKind().isInterface();
+    if (open) {
+      throw refused(
+          RefusalKind.TARGET_ELSEWHERE,
+          "an interface has constants only",
+          "Make it final first, or choose a class.");
+    }
+  }
+
+  /** A field of the name in the target, above or below it would be meant by others. */
+  private void requireFree() {
+    boolean taken =
+        program.elements().getAllMembers(target.element()).stream()
+            .filter(each -> !each.equals(field.element()))
+            .anyMatch(
+                each ->
+                    each.getKind().isField() && each.getSimpleName().contentEquals(field.name()));
+    if (taken) {
+      throw refused(
+          RefusalKind.NAME_TAKEN,
+          "it has a field of that name",
+          "Rename one of the two first: pare rename --help.");
+    }
+  }
+
+  /** Requires that it shows nowhere when the field is given its value. */
+  private void requireNoStart() {
+    boolean declared = field.tree().getInitializer() != null;
+    TreePath value = declared ? new TreePath(field.path(), field.tree().getInitializer()) : null;
+    boolean constant =
+        declared && field.is(Modifier.FINAL) && Constants.unknown(trees, value).isEmpty();
+    if (constant) {
+      return;
+    }
+    CalmCalls calm = new CalmCalls(program);
+    if (declared && !Shift.isInert(program, calm, value)) {
+      throw refused(
+          RefusalKind.INITIALISATION_ORDER,
+          "working its value out could show, and would be done at another time",
+          "Give it its value in a method first.");
+    }
+    for (Tree member : owner.tree().getMembers()) {
+      TreePath path = new TreePath(owner.path(), member);
+      if (member instanceof BlockTree && Writes.in(program, path).contains(field.element())) {
+        throw refused(
+            RefusalKind.INITIALISATION_ORDER,
+            "a block of its class sets it when the class starts",
+            "Give it its value where it is declared first.");
+      }
+    }
+    requireQuiet(owner, target);
+    requireQuiet(target, owner);
+  }
+
+  /** A class that is started at another time must not show that. */
+  private void requireQuiet(OwnerClass started, OwnerClass other) {
+    StaticStart.Sound sound = new StaticStart(program).of(started.element(), other.element());
+    if (sound == StaticStart.Sound.LOUD && !overruled.overrules(RefusalKind.STARTED_EARLIER)) {
+      throw Refused.advising(
+          RefusalKind.STARTED_EARLIER,
+          "%s cannot be moved to %s: the static parts of %s would be initialised at another time."
+              .formatted(field.name(), target.writtenName(), started.writtenName()),
+          "If that does not matter here, say --accept started-earlier.",
+          started.trees().place(started.tree()));
+    }
+    if (sound == StaticStart.Sound.ASSUMED) {
+      StaticStart.assume(owner, started, started.trees().place(started.tree()));
+    }
+  }
+
+  /** Requires that a field is asked of a type, so that nothing is lost with what is asked. */
+  static void requireType(UnitTrees unit, TreePath asked, OwnerClass.Field field) {
+    Element element = unit.element(asked);
+    if (!(element instanceof TypeElement)) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "%s is asked of an object there, though it is static.".formatted(field.name()),
+          "Ask its class instead.",
+          unit.place(asked.getLeaf()));
+    }
+  }
+}

@@ -1,0 +1,310 @@
+package paredown.refactor.operation.movefield;
+
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Carried;
+import paredown.edit.Change;
+import paredown.edit.Indent;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.carry.Layout;
+import paredown.refactor.carry.StaticFieldPlace;
+import paredown.refactor.code.DocReference;
+import paredown.refactor.code.MemberRange;
+import paredown.refactor.code.Modifiers;
+import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.Sight;
+import paredown.refactor.name.StaticImports;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.Widening;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.use.MemberUses;
+import paredown.refactor.use.OnlookersFromOutside;
+import paredown.refactor.use.Overruled;
+import paredown.refactor.use.OwnerClass;
+
+/** Works out where a static field stands then and how it is named, or why it cannot move. */
+final class MoveFieldPlan {
+  private final MoveField arguments;
+  private final OwnerClass owner;
+  private final OwnerClass.Field field;
+  private final OwnerClass target;
+  private final Program program;
+  private final UnitTrees trees;
+  private final EditList edits = new EditList();
+  private final Map<String, TypeNames> names = new LinkedHashMap<>();
+  private final Widening widening;
+  private final String key;
+  private AccessLevel wanted = AccessLevel.PRIVATE;
+
+  MoveFieldPlan(MoveField arguments, OwnerClass owner, OwnerClass.Field field, OwnerClass target) {
+    this.arguments = arguments;
+    this.owner = owner;
+    this.field = field;
+    this.target = target;
+    this.program = owner.program();
+    this.trees = owner.trees();
+    this.widening = new Widening(program);
+    this.key = Symbols.fieldKey(target.binaryName(), field.name());
+  }
+
+  Change change() {
+    Overruled overruled = new Overruled(arguments.accepted());
+    new MoveFieldChecks(owner, field, target, overruled).require();
+    for (MemberUses.MemberUse use : MemberUses.of(program, Map.of(field.element(), field.key()))) {
+      if (!use.isImport()) {
+        edits.add(use.file(), named(use));
+      }
+    }
+    links();
+    land();
+    for (Map.Entry<String, TypeNames> each : names.entrySet()) {
+      each.getValue().imports().forEach(added -> edits.add(each.getKey(), added));
+    }
+    for (var unit : program.units()) {
+      StaticImports.removals(new UnitTrees(program, unit), owner, List.of(field.element()))
+          .forEach(each -> edits.add(unit.path(), each));
+    }
+    widening.collect(field.element(), edits::add);
+    OnlookersFromOutside.assume(owner, closed() ? List.of() : List.of(field.name()));
+    OnlookersFromOutside.assume(
+        target, level() == AccessLevel.PRIVATE ? List.of() : List.of(field.name()));
+    owner.assumptions().addAll(target.assumptions().all());
+    return new Change(
+        "%s of %s is in %s now.".formatted(field.name(), owner.writtenName(), target.writtenName()),
+        new EditedFiles(program).of(edits),
+        Map.of(field.key(), key),
+        Map.of(),
+        ReadableFiles.paths(program),
+        new Change.Report(api(), wider(), List.of(), overruled.notes())
+            .assuming(owner.assumptions().all()));
+  }
+
+  private boolean closed() {
+    return field.is(Modifier.PRIVATE);
+  }
+
+  private List<String> api() {
+    return AccessLevel.isApi(field.element())
+        ? List.of(
+            "%s.%s is in %s now".formatted(owner.writtenName(), field.name(), target.writtenName()))
+        : List.of();
+  }
+
+  private List<String> wider() {
+    List<String> wider = new ArrayList<>();
+    AccessLevel before = AccessLevel.of(field.element());
+    if (level().compareTo(before) > 0) {
+      wider.add(
+          "%s#%s: %s -> %s"
+              .formatted(target.simpleName(), field.name(), before.word(), level().word()));
+    }
+    wider.addAll(widening.announced());
+    return wider;
+  }
+
+  private TypeNames names(UnitTrees unit) {
+    return names.computeIfAbsent(unit.path(), path -> new TypeNames(unit, program.symbols()::key));
+  }
+
+  /** How far the field must be seen: as far as before, and from all who name it. */
+  private AccessLevel level() {
+    AccessLevel before = AccessLevel.of(field.element());
+    AccessLevel level = before.compareTo(wanted) > 0 ? before : wanted;
+    return target.element().getKind().isInterface() ? AccessLevel.PUBLIC : level;
+  }
+
+  private void seenFrom(TypeElement type, String place) {
+    Sight sight = new Sight(type, program.elements());
+    AccessLevel level =
+        sight.isWithinSameOutermost(target.element())
+            ? AccessLevel.PRIVATE
+            : sight.isNear(target.element()) ? AccessLevel.PACKAGE : AccessLevel.PUBLIC;
+    wanted = level.compareTo(wanted) > 0 ? level : wanted;
+    widening.open(target.element(), sight, field.name(), place);
+  }
+
+  /** The field by its name in a place: alone within its new class, else behind it. */
+  private Replacement named(MemberUses.MemberUse use) {
+    UnitTrees unit = use.trees();
+    Use.Place place = Rewriting.name(unit, use.offset());
+    boolean home = CodeElsewhere.isWithin(unit, use.path(), target.element());
+    Written.Text text = Written.text("");
+    if (!home) {
+      TypeElement scope = use.scope();
+      seenFrom(scope == null ? owner.element() : scope, use.place());
+      names(unit).write(text, target.element(), scope);
+      text.text(".");
+    }
+    text.name(field.name(), key, place);
+    boolean own = isOwn(use.file(), use.offset());
+    int start = unit.start(use.path().getLeaf());
+    int end = unit.end(use.path().getLeaf());
+    if (use.path().getLeaf() instanceof MemberSelectTree select) {
+      MoveFieldChecks.requireType(unit, new TreePath(use.path(), select.getExpression()), field);
+    }
+    return own
+        ? new Replacement(start, end, List.of(text.done()), List.of())
+        : Rewriting.of(unit, start, end, "it is in another class now", text.done());
+  }
+
+  private boolean isOwn(String file, int offset) {
+    return file.equals(trees.path())
+        && field.range().start() <= offset
+        && offset < field.range().end();
+  }
+
+  /** Links in comments follow. */
+  private void links() {
+    for (Use use : program.uses().of(field.key())) {
+      if (use.kind() == UseKind.DOC && !isOwn(use.file(), use.offset())) {
+        UnitTrees unit = new UnitTrees(program, program.unit(use.file()).orElseThrow());
+        String type = names(unit).knownOrFull(target.element(), null);
+        int end = DocReference.end(unit.source(), use.offset());
+        Written text =
+            Written.text("")
+                .here(UseKind.DOC, key, use.place())
+                .text(type + "#" + field.name())
+                .done();
+        edits.add(use.file(), Replacement.of(use.offset(), end, text));
+      }
+    }
+  }
+
+  /** Carries the declaration, with its comments, to its new place. */
+  private void land() {
+    MemberRange range = field.range();
+    int end = trees.source().lineStart(range.end()) == range.end() ? ends(range) : range.end();
+    int start = firstSign(range);
+    List<Replacement> inside = new ArrayList<>();
+    modifiers().ifPresent(inside::add);
+    TypeNames types = names(target.trees());
+    inside.addAll(new CodeElsewhere(trees, types, target.element(), true).edits(field.path()));
+    inside.addAll(docs(types, start, end));
+    inside.removeIf(each -> each.start() < start || each.end() > end);
+    edits.of(trees.path()).stream()
+        .filter(each -> each.start() >= start && each.end() <= end)
+        .forEach(
+            named -> {
+              inside.removeIf(each -> each.start() < named.end() && named.start() <= each.start());
+              inside.add(named);
+            });
+    edits.of(trees.path()).removeIf(each -> each.start() >= start && each.end() <= end);
+    Sight sight = new Sight(target.element(), program.elements());
+    for (Element each : CodeElsewhere.named(trees, field.path())) {
+      if (!each.equals(field.element())) {
+        widening.open(each, sight, field.name(), trees.place(field.tree()));
+      }
+    }
+    Layout from = Layout.of(owner);
+    Layout to = Layout.of(target);
+    Indent indent =
+        new Indent(
+            from.member(), to.member(), new Indent.Level(from.unit(), to.unit()), to.lineEnd());
+    Carried carried = new Carried(trees.path(), start, end, inside, indent, null);
+    StaticFieldPlace place = StaticFieldPlace.of(target);
+    edits.add(
+        target.trees().path(),
+        Replacement.of(
+            place.at(),
+            place.at(),
+            Written.plain(place.before()),
+            carried,
+            Written.plain(place.behind())));
+    int[] gone = MemberRange.withGap(trees.source(), new int[] {range.start(), range.end()});
+    edits.add(trees.path(), Replacement.removal(gone[0], gone[1]));
+  }
+
+  private int firstSign(MemberRange range) {
+    int start = range.start();
+    while (Character.isWhitespace(trees.source().text().charAt(start))) {
+      start++;
+    }
+    return start;
+  }
+
+  private int ends(MemberRange range) {
+    int end = range.end();
+    while (Character.isWhitespace(trees.source().text().charAt(end - 1))) {
+      end--;
+    }
+    return end;
+  }
+
+  /** Who sees it, and what an interface says without saying it. */
+  private Optional<Replacement> modifiers() {
+    boolean from = owner.element().getKind().isInterface();
+    boolean to = target.element().getKind().isInterface();
+    if (from && !to) {
+      StringBuilder words = new StringBuilder();
+      for (String word : List.of("public", "static", "final")) {
+        if (!Modifiers.has(trees.source(), field.range(), word)) {
+          words.append(word).append(' ');
+        }
+      }
+      int at =
+          Modifiers.behindAnnotations(
+              trees, field.tree().getModifiers(), field.range().declaration());
+      return words.isEmpty()
+          ? Optional.empty()
+          : Optional.of(Replacement.of(at, at, Written.plain(words.toString())));
+    }
+    String word = to || level() == AccessLevel.PACKAGE ? "" : level().word() + " ";
+    return from
+        ? Optional.empty()
+        : Modifiers.access(trees, field.tree().getModifiers(), field.range(), word);
+  }
+
+  /** The references of its comment, by the names that they have there. */
+  private List<Replacement> docs(TypeNames types, int start, int end) {
+    List<Replacement> docs = new ArrayList<>();
+    for (Use use : program.uses().within(trees.path(), start, end)) {
+      if (use.kind() != UseKind.DOC) {
+        continue;
+      }
+      int behind = DocReference.end(trees.source(), use.offset());
+      String said = trees.source().slice(use.offset(), behind);
+      String member = said.contains("#") ? said.substring(said.indexOf('#')) : "";
+      String word = said.substring(0, said.length() - member.length());
+      boolean itself = use.key().equals(field.key());
+      TypeElement type = word.isEmpty() ? owner.element() : type(use.key());
+      if (!itself && type == null) {
+        continue;
+      }
+      String known = itself ? "" : types.knownOrFull(type, target.element());
+      if (itself || !known.equals(word)) {
+        String to = itself ? key : use.key();
+        Written.Text text = Written.text("");
+        if (itself) {
+          text.here(UseKind.DOC, to, use.place());
+        } else {
+          text.hereStill(UseKind.DOC, to, use.place());
+        }
+        docs.add(Replacement.of(use.offset(), behind, text.text(known + member).done()));
+      }
+    }
+    return docs;
+  }
+
+  private TypeElement type(String symbol) {
+    String binary = symbol.replaceAll("^\\S+ ", "").replaceAll("[#(].*", "");
+    return program.elements().getTypeElement(binary.replace('$', '.'));
+  }
+}
