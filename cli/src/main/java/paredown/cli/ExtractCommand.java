@@ -23,8 +23,8 @@ import picocli.CommandLine.Parameters;
     footer = {
       "",
       "Examples:",
-      "  pare extract class Sailing --fields departs,arrives --name Passage",
-      "  pare extract method Sailing:42-47 --name announce",
+      "  pare extract class Sailing --fields departs,arrives,tide --name Passage",
+      "  pare extract method FerryDesk:64-65 --name byTheMetre",
       "  pare extract variable Sailing:82:28-82:50 --name needed"
     },
     subcommands = {
@@ -57,7 +57,7 @@ final class ExtractCommand extends PareCommand {
         "",
         "Example:",
         "  pare extract class Sailing --fields departs,arrives,tide \\",
-        "      --methods 'crossing,clashes(Sailing)' --name Passage",
+        "      --methods 'crossing,leastWater()' --name Passage",
         "",
         "Without --apply nothing is written. --apply runs the project's tests."
       })
@@ -187,9 +187,9 @@ final class ExtractCommand extends PareCommand {
       footer = {
         "",
         "Examples:",
-        "  pare extract method Sailing:42-47 --name announce",
-        "  pare extract method src/main/java/ferry/desk/Sailing.java:42:16-42:38 --name isLate",
-        "  pare extract method Sailing:42-47 --name depthAt --to Tide",
+        "  pare extract method FerryDesk:64-65 --name byTheMetre",
+        "  pare extract method FerryDesk:87:12-87:44 --name isParty",
+        "  pare extract method FerryDesk:87:12-87:44 --name isParty --to Booking",
         "",
         "Without --apply nothing is written. --apply runs the project's tests."
       })

@@ -22,7 +22,7 @@ import picocli.CommandLine.Parameters;
     footer = {
       "",
       "Examples:",
-      "  pare move method 'Sailing#floats(Berth)' --to Berth",
+      "  pare move method DeckPlan#deckFor --to Passenger",
       "  pare move field DuesClerk#CENTS_A_METRE --to QuayBook",
       "  pare move class Berth --to ferry.port"
     },
@@ -52,8 +52,8 @@ final class MoveCommand extends PareCommand {
       footer = {
         "",
         "Examples:",
-        "  pare move method 'Sailing#floats(Berth)' --to Berth --delegate none",
-        "  pare move method Sailing#surcharge --to Tariff --through static",
+        "  pare move method DeckPlan#deckFor --to Passenger --delegate none",
+        "  pare move method FerryDesk#money --to DuesClerk --through static",
         "",
         "Without --apply nothing is written. --apply runs the project's tests."
       })

@@ -26,7 +26,7 @@ import picocli.CommandLine.Parameters;
       "  pare rename Sailing --name Crossing",
       "  pare rename Sailing#tide --name highWater --accessors",
       "  pare rename 'Sailing#crossing()' --name minutesAtSea",
-      "  pare rename 'Sailing#floats(Berth)#berth' --name at",
+      "  pare rename 'DeckPlan#deckFor(Passenger)#passenger' --name guest",
       "",
       "Without --apply nothing is written. --apply runs the project's tests."
     })

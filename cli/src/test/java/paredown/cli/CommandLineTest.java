@@ -60,9 +60,9 @@ class CommandLineTest {
   @Test
   void saysOfPlannedCommandsThatTheyAreNotThereYet() {
     Ran ran = Ran.pare(folder, "inline", "class", "Sailing", "--apply").exits(2);
-    assertTrue(ran.err().startsWith("pare inline is not there yet."), ran.err());
+    assertTrue(ran.err().startsWith("pare inline class is not there yet."), ran.err());
     assertTrue(
-        Ran.pare(folder, "extract", "variable", "x").exits(2).err().contains("not there yet"));
+        Ran.pare(folder, "extract", "superclass", "x").exits(2).err().contains("not there yet"));
   }
 
   @Test
