@@ -80,7 +80,10 @@ final class InlineCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = "Refusals to overrule, since you know better: mapped-field, reflected.")
+        description = {
+          "Refusals to overrule, since you know better: mapped-field,",
+          "reflected, started-earlier."
+        })
     private List<String> accepted = List.of();
 
     @Override
@@ -141,7 +144,7 @@ final class InlineCommand extends PareCommand {
         split = ",",
         description = {
           "Refusals to overrule, since you know better: mapped-field,",
-          "reflected, serialized."
+          "reflected, serialized, started-earlier."
         })
     private List<String> accepted = List.of();
 

@@ -315,6 +315,9 @@ final class RandomBody {
       case 5 -> {
         add(indent, "Integer " + name + " = " + value() + ";");
         add(indent, "say(kind(" + name + ") + " + one("\"\" + ", "") + name + ");");
+        if (random.nextBoolean()) {
+          add(indent, "say(" + name + " == " + one(name, "(Object) " + name) + ");");
+        }
       }
       case 6 -> {
         add(indent, "int[] " + name + " = {" + value() + ", " + variable() + "};");

@@ -50,6 +50,13 @@ record Failure(List<TreePath> asked, boolean otherwise) {
     return otherwise || !asked.isEmpty();
   }
 
+  /** The same where something more must not be null. */
+  Failure asking(TreePath more) {
+    List<TreePath> all = new ArrayList<>(asked);
+    all.add(more);
+    return new Failure(all, otherwise);
+  }
+
   static Failure of(Program program, Effects effects, TreePath code) {
     Scan scan = new Scan(program);
     scan.scan(code, null);

@@ -1,25 +1,21 @@
 package paredown.refactor.flow;
 
-import com.sun.source.tree.ArrayAccessTree;
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.MemberReferenceTree;
-import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewArrayTree;
-import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Assumption;
@@ -52,12 +48,8 @@ public final class Shift {
   private final Failure failure;
   private final Assumptions assumptions;
 
-  /** The variables that it reads, and whether it looks at nothing else that could change. */
-  private final Set<Element> read = new HashSet<>();
-
-  private boolean onlyVariables = true;
-  private boolean makes;
-  private boolean watches;
+  private final Looks looks;
+  private final TypeMirror held;
 
   /** Whether it has run before without failing. */
   private boolean certain;
@@ -68,13 +60,30 @@ public final class Shift {
    * @param assumptions takes what has to be assumed
    */
   public Shift(Program program, CalmCalls calm, TreePath expression, Assumptions assumptions) {
+    this(program, calm, expression, program.trees().getTypeMirror(expression), assumptions);
+  }
+
+  /**
+   * A shift of an expression whose value a variable holds.
+   *
+   * @param held the type of the variable
+   */
+  public Shift(
+      Program program,
+      CalmCalls calm,
+      TreePath expression,
+      TypeMirror held,
+      Assumptions assumptions) {
     this.program = program;
+    this.held = held;
     this.calm = calm;
     this.expression = expression;
     this.deeds = calm.effects().of(expression);
-    this.failure = Failure.of(program, calm.effects(), expression);
+    Failure own = Failure.of(program, calm.effects(), expression);
+    boolean unboxes = isPrimitive(held) && !isPrimitive(program.trees().getTypeMirror(expression));
+    this.failure = unboxes ? own.asking(expression) : own;
     this.assumptions = assumptions;
-    new Reads().scan(expression, null);
+    this.looks = Looks.of(program, calm, expression);
   }
 
   /**
@@ -87,7 +96,7 @@ public final class Shift {
 
   /** Whether it does nothing that shows, so that it need not run. */
   public boolean isQuiet() {
-    return !deeds.hasAny(ACTING) && !watches;
+    return !deeds.hasAny(ACTING) && !looks.atWatched();
   }
 
   /** Whether leaving it out changes nothing: it does nothing and cannot fail. */
@@ -99,7 +108,7 @@ public final class Shift {
   public boolean isUntouchedBy(TreePath other) {
     return deeds.kinds().isEmpty()
         && !failure.isPossible()
-        && Collections.disjoint(read, Writes.in(program, other));
+        && Collections.disjoint(looks.variables(), Writes.in(program, other));
   }
 
   /** Whether code does nothing, cannot fail, and looks at nothing that could change. */
@@ -127,10 +136,46 @@ public final class Shift {
       return obstacle(
           RefusalKind.RUNS_OFTEN, "working its value out does something each time", actingPlace());
     }
-    return makes && !isValue()
+    return looks.makes() || looks.couldMake() && !isValue()
         ? obstacle(
             RefusalKind.RUNS_OFTEN, "its value could be another object each time", expression)
         : Optional.empty();
+  }
+
+  /**
+   * Why it cannot run once for each of several places; empty where it can.
+   *
+   * @param places where its value stands then
+   */
+  public Optional<Obstacle> repeated(List<TreePath> places) {
+    boolean anew = looks.makes() || looks.couldMake() || boxes() || adds();
+    return repeated()
+        .or(
+            () ->
+                SameObject.mattersAt(program, anew && !isPrimitive(held) ? places : List.of())
+                    .flatMap(
+                        place ->
+                            obstacle(
+                                RefusalKind.RUNS_OFTEN,
+                                "its value could be another object each time, and one is compared",
+                                place)));
+  }
+
+  private boolean boxes() {
+    return !isPrimitive(held) && isPrimitive(program.trees().getTypeMirror(expression));
+  }
+
+  private static boolean isPrimitive(TypeMirror type) {
+    return type != null && type.getKind().isPrimitive();
+  }
+
+  /** Whether it makes a text of others. */
+  private boolean adds() {
+    ExpressionTree bare = (ExpressionTree) expression.getLeaf();
+    while (bare instanceof ParenthesizedTree inner) {
+      bare = inner.getExpression();
+    }
+    return bare instanceof BinaryTree;
   }
 
   /**
@@ -177,7 +222,7 @@ public final class Shift {
 
   private Optional<Obstacle> later() {
     Element assigned =
-        read.stream()
+        looks.variables().stream()
             .filter(each -> Symbols.isLocal(each) && !isEffectivelyFinal(each))
             .findFirst()
             .orElse(null);
@@ -207,7 +252,7 @@ public final class Shift {
   private Optional<Obstacle> changed(TreePath code) {
     Set<Element> written = Writes.in(program, code);
     for (Element each : written) {
-      if (read.contains(each)) {
+      if (looks.variables().contains(each)) {
         return obstacle(
             RefusalKind.VALUE_CHANGES,
             "%s is set in between".formatted(each.getSimpleName()),
@@ -228,9 +273,9 @@ public final class Shift {
     if (!deeds.hasAny(EnumSet.of(Deed.READS, Deed.GOES_THROUGH, Deed.COMPARES, Deed.MAKES_TEXT))) {
       return Optional.empty();
     }
-    boolean sets = its.has(Deed.SETS) && !Collections.disjoint(its.fields(), read);
+    boolean sets = its.has(Deed.SETS) && !Collections.disjoint(its.fields(), looks.variables());
     boolean changes = its.has(Deed.SETS) || its.has(Deed.CHANGES);
-    if (its.has(Deed.UNKNOWN) || (onlyVariables ? sets : changes)) {
+    if (its.has(Deed.UNKNOWN) || (looks.onlyAtVariables() ? sets : changes)) {
       Deed deed =
           its.has(Deed.UNKNOWN) ? Deed.UNKNOWN : its.has(Deed.SETS) ? Deed.SETS : Deed.CHANGES;
       return obstacle(
@@ -353,74 +398,5 @@ public final class Shift {
     return Set.of("Integer", "Long", "Short", "Byte", "Character", "Boolean", "Double", "Float")
             .contains(type.getSimpleName().toString())
         && type.getQualifiedName().toString().startsWith("java.lang.");
-  }
-
-  private final class Reads extends TreePathScanner<Void, Void> {
-    private Element element() {
-      return program.trees().getElement(getCurrentPath());
-    }
-
-    private void read(Element element) {
-      if (element != null && (element.getKind().isField() || Symbols.isLocal(element))) {
-        read.add(element);
-        watches |= element.getModifiers().contains(Modifier.VOLATILE);
-      }
-    }
-
-    @Override
-    public Void visitIdentifier(IdentifierTree tree, Void unused) {
-      read(element());
-      return null;
-    }
-
-    @Override
-    public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
-      read(element());
-      return super.visitMemberSelect(tree, null);
-    }
-
-    @Override
-    public Void visitArrayAccess(ArrayAccessTree tree, Void unused) {
-      onlyVariables = false;
-      return super.visitArrayAccess(tree, null);
-    }
-
-    @Override
-    public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-      Element called = program.trees().getElement(getCurrentPath());
-      Optional<? extends Element> field =
-          called instanceof ExecutableElement method ? calm.field(method) : Optional.empty();
-      field.ifPresent(this::read);
-      if (field.isEmpty()) {
-        onlyVariables = false;
-        makes = true;
-      }
-      return super.visitMethodInvocation(tree, null);
-    }
-
-    @Override
-    public Void visitNewClass(NewClassTree tree, Void unused) {
-      onlyVariables = false;
-      makes = true;
-      return super.visitNewClass(tree, null);
-    }
-
-    @Override
-    public Void visitNewArray(NewArrayTree tree, Void unused) {
-      makes = true;
-      return super.visitNewArray(tree, null);
-    }
-
-    @Override
-    public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
-      makes = true;
-      return super.visitLambdaExpression(tree, null);
-    }
-
-    @Override
-    public Void visitMemberReference(MemberReferenceTree tree, Void unused) {
-      makes = true;
-      return super.visitMemberReference(tree, null);
-    }
   }
 }

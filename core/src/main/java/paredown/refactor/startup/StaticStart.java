@@ -23,6 +23,8 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.edit.Assumption;
 import paredown.program.Program;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
 import paredown.refactor.effect.Deed;
 import paredown.refactor.effect.Deeds;
 import paredown.refactor.effect.Effects;
@@ -73,6 +75,30 @@ public final class StaticStart {
       }
     }
     return loudest;
+  }
+
+  /**
+   * Requires that it shows nowhere when a class starts, or assumes so.
+   *
+   * @param owner takes the assumption
+   * @param what cannot be done, for the refusal
+   * @param accepted whether that does not matter
+   * @throws Refused where it shows
+   */
+  public static void require(OwnerClass owner, OwnerClass started, String what, boolean accepted) {
+    Sound sound = new StaticStart(owner.program()).of(started.element(), owner.element());
+    String place = started.trees().place(started.tree());
+    if (sound == Sound.LOUD && !accepted) {
+      throw Refused.advising(
+          RefusalKind.STARTED_EARLIER,
+          "%s: the static parts of %s would be initialised at another time."
+              .formatted(what, started.writtenName()),
+          "If that does not matter here, say --accept started-earlier.",
+          place);
+    }
+    if (sound == Sound.ASSUMED) {
+      assume(owner, started, place);
+    }
   }
 
   /** Notes that it is assumed to show nowhere when a class starts. */

@@ -201,7 +201,8 @@ final class VariablePlan {
   private boolean isSafe(TreePath place) {
     Assumptions more = new Assumptions();
     Shift shift = new Shift(extracted.program(), calm, extracted.path(), more);
-    Optional<Shift.Obstacle> met = shift.repeated().or(() -> shift.over(between(place)));
+    Optional<Shift.Obstacle> met =
+        shift.repeated(List.of(place, extracted.path())).or(() -> shift.over(between(place)));
     if (met.isEmpty()) {
       assumptions.addAll(more.all());
     }

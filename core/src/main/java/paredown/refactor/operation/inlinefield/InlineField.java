@@ -66,7 +66,11 @@ public record InlineField(String type, String field, boolean constant, Set<Refus
 
   /** The kinds of refusal that this operation can be told to accept. */
   public static List<RefusalKind> acceptable() {
-    return List.of(RefusalKind.MAPPED_FIELD, RefusalKind.REFLECTED, RefusalKind.SERIALIZED);
+    return List.of(
+        RefusalKind.MAPPED_FIELD,
+        RefusalKind.REFLECTED,
+        RefusalKind.SERIALIZED,
+        RefusalKind.STARTED_EARLIER);
   }
 
   @Override

@@ -34,6 +34,7 @@ import paredown.refactor.nulls.NullDoubt;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.FieldOnlookers;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
@@ -68,6 +69,8 @@ final class InlineFieldPlan {
     requireValue();
     requireNoOnlooker();
     List<MemberUses.MemberUse> uses = uses();
+    requireOneObject(uses);
+    requireNoStart(uses);
     for (MemberUses.MemberUse use : uses) {
       edits.add(use.file(), put(use, use == uses.get(0)));
     }
@@ -160,6 +163,34 @@ final class InlineFieldPlan {
                   "Name a field with a constant value.",
                   trees.place(self.getLeaf()));
             });
+  }
+
+  /** Requires that nobody compares what would be made anew for each place. */
+  private void requireOneObject(List<MemberUses.MemberUse> uses) {
+    if (field.element().getConstantValue() != null) {
+      return;
+    }
+    new Shift(program, calm, value(), field.element().asType(), owner.assumptions())
+        .repeated(uses.stream().map(MemberUses.MemberUse::path).toList())
+        .ifPresent(
+            met -> {
+              throw refused(met.kind(), met.why(), "Leave the field.", place());
+            });
+  }
+
+  /** Reading a static field that is no constant starts its class; nobody must notice it not to. */
+  private void requireNoStart(List<MemberUses.MemberUse> uses) {
+    boolean starts =
+        field.is(Modifier.STATIC)
+            && field.element().getConstantValue() == null
+            && uses.stream().anyMatch(use -> !owner.element().equals(use.scope()));
+    if (starts) {
+      StaticStart.require(
+          owner,
+          owner,
+          field.name() + " cannot be inlined",
+          overruled.overrules(RefusalKind.STARTED_EARLIER));
+    }
   }
 
   private TreePath value() {

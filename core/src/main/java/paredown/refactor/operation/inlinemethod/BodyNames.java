@@ -217,6 +217,14 @@ final class BodyNames extends TreePathScanner<Void, Void> {
   }
 
   @Override
+  public Void visitClass(ClassTree tree, Void unused) {
+    if (!tree.getSimpleName().isEmpty()) {
+      throw refused(RefusalKind.CALL_SHAPE, "it declares a class", tree);
+    }
+    return super.visitClass(tree, null);
+  }
+
+  @Override
   public Void visitNewClass(NewClassTree tree, Void unused) {
     Element made = trees.element(getCurrentPath());
     if (made != null) {

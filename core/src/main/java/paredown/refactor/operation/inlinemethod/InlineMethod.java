@@ -80,7 +80,7 @@ public record InlineMethod(
 
   /** The kinds of refusal that this operation can be told to accept. */
   public static List<RefusalKind> acceptable() {
-    return List.of(RefusalKind.MAPPED_FIELD, RefusalKind.REFLECTED);
+    return List.of(RefusalKind.MAPPED_FIELD, RefusalKind.REFLECTED, RefusalKind.STARTED_EARLIER);
   }
 
   @Override

@@ -28,6 +28,7 @@ import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
@@ -64,11 +65,11 @@ final class InlineMethodPlan {
       TypeNames types =
           names.computeIfAbsent(
               call.trees().path(), path -> new TypeNames(call.trees(), program.symbols()::key));
-      Values values =
-          new Values(owner, method, body, inBody, call, types, calm, owner.assumptions());
+      Given values = new Given(owner, method, body, inBody, call, types, calm, owner.assumptions());
       values.requireObject();
+      requireNoStart(call);
       Site site = new Site(owner, inBody, call, values, types, taken.near(call), first);
-      taken.add(call, site.chosen());
+      taken.add(call, site.names().left());
       Inlined inlined =
           new Inlined(body, call, values, site, types, calm, owner.assumptions(), first);
       inlined.edits().forEach(each -> edits.add(call.trees().path(), each));
@@ -159,6 +160,14 @@ final class InlineMethodPlan {
     return file.equals(owner.trees().path())
         && method.range().start() <= offset
         && offset < method.range().end();
+  }
+
+  /** Calling a static method starts its class; nobody must notice that it does not. */
+  private void requireNoStart(Call call) {
+    if (method.is(Modifier.STATIC) && !owner.element().equals(call.type())) {
+      boolean accepted = arguments.accepted().contains(RefusalKind.STARTED_EARLIER);
+      StaticStart.require(owner, owner, method.name() + " cannot be inlined", accepted);
+    }
   }
 
   /** The calls that are meant, in the order of their files and places. */

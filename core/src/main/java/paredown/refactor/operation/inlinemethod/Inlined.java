@@ -35,7 +35,7 @@ final class Inlined {
 
   private final Body body;
   private final Call call;
-  private final Values values;
+  private final Given values;
   private final Site site;
   private final TypeNames types;
   private final CalmCalls calm;
@@ -49,7 +49,7 @@ final class Inlined {
   Inlined(
       Body body,
       Call call,
-      Values values,
+      Given values,
       Site site,
       TypeNames types,
       CalmCalls calm,

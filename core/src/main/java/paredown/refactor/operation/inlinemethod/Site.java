@@ -4,10 +4,7 @@ import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreeScanner;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,12 +36,10 @@ final class Site {
   private final UnitTrees trees;
   private final BodyNames names;
   private final Call call;
-  private final Values values;
+  private final Given values;
   private final TypeNames types;
   private final boolean first;
-  private final Set<String> callerNames = new HashSet<>();
-  private final Map<Element, String> renamed = new HashMap<>();
-  private final Map<Value, String> held = new HashMap<>();
+  private final SiteNames chosen;
   private final List<Replacement> edits = new ArrayList<>();
 
   /**
@@ -57,7 +52,7 @@ final class Site {
       OwnerClass owner,
       BodyNames names,
       Call call,
-      Values values,
+      Given values,
       TypeNames types,
       Set<String> taken,
       boolean first) {
@@ -69,73 +64,19 @@ final class Site {
     this.values = values;
     this.types = types;
     this.first = first;
-    gatherCallerNames();
-    Set<String> known = new HashSet<>(taken);
-    known.addAll(callerNames);
-    chooseNames(known);
+    this.chosen = new SiteNames(names, call, values, taken);
     requireSeen();
     write();
   }
 
-  private void gatherCallerNames() {
-    new TreeScanner<Void, Void>() {
-      @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        callerNames.add(tree.getName().toString());
-        return null;
-      }
-
-      @Override
-      public Void visitVariable(VariableTree tree, Void unused) {
-        callerNames.add(tree.getName().toString());
-        return super.visitVariable(tree, null);
-      }
-    }.scan(call.member().getLeaf(), null);
-  }
-
-  private void chooseNames(Set<String> taken) {
-    for (Element each : names.declared().keySet()) {
-      String name = each.getSimpleName().toString();
-      if (!taken.add(name)) {
-        renamed.put(each, free(name, taken));
-      }
-    }
-    for (Value each : values.all()) {
-      if (each.needsVariable()) {
-        boolean known = each == values.object() && names.words().contains(each.name());
-        boolean free = !known && taken.add(each.name());
-        held.put(each, free ? each.name() : free(each.name(), taken));
-      }
-    }
-  }
-
-  /** A name with a number that nothing around knows. */
-  private String free(String name, Set<String> taken) {
-    int i = 2;
-    while (taken.contains(name + i) || names.words().contains(name + i)) {
-      i++;
-    }
-    taken.add(name + i);
-    return name + i;
-  }
-
-  /** The names that variables have got here, and that are known behind the code. */
-  Set<String> chosen() {
-    Set<String> chosen = new HashSet<>(held.values());
-    names
-        .declared()
-        .forEach(
-            (each, path) -> {
-              if (path.getParentPath().getLeaf() == names.body()) {
-                chosen.add(renamed.getOrDefault(each, each.getSimpleName().toString()));
-              }
-            });
+  /** The names that its variables have here. */
+  SiteNames names() {
     return chosen;
   }
 
   /** The name of the variable that holds a value. */
   String nameOf(Value value) {
-    return held.get(value);
+    return chosen.of(value);
   }
 
   private boolean isWithinOwner() {
@@ -193,7 +134,7 @@ final class Site {
 
   private void write() {
     for (Map.Entry<Element, TreePath> each : names.declared().entrySet()) {
-      if (renamed.containsKey(each.getKey())) {
+      if (chosen.isRenamed(each.getKey())) {
         rename(each.getKey(), each.getValue());
       }
     }
@@ -211,8 +152,8 @@ final class Site {
     }
     for (TreePath each : names.statics()) {
       String name = ((IdentifierTree) each.getLeaf()).getName().toString();
-      boolean shadowed = trees.element(each).getKind().isField() && callerNames.contains(name);
-      if (!home || shadowed && isLocalThere(name)) {
+      boolean shadowed = trees.element(each).getKind().isField() && chosen.isOfCaller(name);
+      if (!home || shadowed) {
         edits.add(elsewhere.qualified(each));
       }
     }
@@ -221,20 +162,8 @@ final class Site {
     }
   }
 
-  private boolean isLocalThere(String name) {
-    boolean[] found = {false};
-    new TreeScanner<Void, Void>() {
-      @Override
-      public Void visitVariable(VariableTree tree, Void unused) {
-        found[0] |= tree.getName().contentEquals(name);
-        return super.visitVariable(tree, null);
-      }
-    }.scan(call.member().getLeaf(), null);
-    return found[0];
-  }
-
   private void rename(Element variable, TreePath declaration) {
-    String name = renamed.get(variable);
+    String name = chosen.of(variable);
     int offset = trees.names().of((VariableTree) declaration.getLeaf());
     int end = offset + variable.getSimpleName().length();
     edits.add(new Replacement(offset, end, List.of(Written.plain(name)), List.of()));
@@ -253,7 +182,7 @@ final class Site {
   private void put(Value value) {
     for (TreePath use : value.uses()) {
       if (value.needsVariable()) {
-        local(use, held.get(value));
+        local(use, chosen.of(value));
       } else {
         int start = trees.start(use.getLeaf());
         List<Piece> pieces = value.inPlace().at(trees, use, use == value.uses().get(0));
@@ -300,7 +229,7 @@ final class Site {
 
   private List<Piece> object(Value object, boolean moves) {
     if (object.needsVariable()) {
-      return List.of(Written.text("").local(held.get(object)).done());
+      return List.of(Written.text("").local(chosen.of(object)).done());
     }
     ExpressionTree tree = (ExpressionTree) object.path().getLeaf();
     int start = call.trees().start(tree);
@@ -320,7 +249,7 @@ final class Site {
         self.member() != null
             && self.member().getKind().isField()
             && call.type().equals(owner.element())
-            && isLocalThere(self.member().getSimpleName().toString());
+            && chosen.isOfCaller(self.member().getSimpleName().toString());
     if (shadowed) {
       int start = trees.start(self.path().getLeaf());
       Written written =

@@ -48,7 +48,13 @@ final class InlineVariablePlan {
   Change change() {
     variable.require();
     List<TreePath> uses = variable.uses();
-    Shift shift = new Shift(program, new CalmCalls(program), variable.value(), assumptions);
+    Shift shift =
+        new Shift(
+            program,
+            new CalmCalls(program),
+            variable.value(),
+            variable.element().asType(),
+            assumptions);
     if (uses.isEmpty()) {
       leaveAlone(shift);
     } else {
@@ -87,7 +93,7 @@ final class InlineVariablePlan {
   private void requireShifted(Shift shift, List<TreePath> uses) {
     if (uses.size() > 1) {
       shift
-          .repeated()
+          .repeated(uses)
           .ifPresent(
               met -> {
                 throw refused(met);

@@ -2,6 +2,7 @@ package paredown.refactor.operation.movefield;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -126,31 +127,34 @@ final class MoveFieldChecks {
     }
     for (Tree member : owner.tree().getMembers()) {
       TreePath path = new TreePath(owner.path(), member);
-      if (member instanceof BlockTree && Writes.in(program, path).contains(field.element())) {
+      boolean sets = isStartOf(path) && calm.effects().of(path).fields().contains(field.element());
+      if (sets
+          || member instanceof BlockTree && Writes.in(program, path).contains(field.element())) {
         throw refused(
             RefusalKind.INITIALISATION_ORDER,
-            "a block of its class sets it when the class starts",
+            "its class sets it when it starts",
             "Give it its value where it is declared first.");
       }
     }
-    requireQuiet(owner, target);
-    requireQuiet(target, owner);
+    requireQuiet(owner);
+    requireQuiet(target);
+  }
+
+  /** Whether a member is worked out when its class starts. */
+  private boolean isStartOf(TreePath member) {
+    return member.getLeaf() instanceof BlockTree
+        || member.getLeaf() instanceof VariableTree
+            && trees.element(member) != null
+            && trees.element(member).getModifiers().contains(Modifier.STATIC);
   }
 
   /** A class that is started at another time must not show that. */
-  private void requireQuiet(OwnerClass started, OwnerClass other) {
-    StaticStart.Sound sound = new StaticStart(program).of(started.element(), other.element());
-    if (sound == StaticStart.Sound.LOUD && !overruled.overrules(RefusalKind.STARTED_EARLIER)) {
-      throw Refused.advising(
-          RefusalKind.STARTED_EARLIER,
-          "%s cannot be moved to %s: the static parts of %s would be initialised at another time."
-              .formatted(field.name(), target.writtenName(), started.writtenName()),
-          "If that does not matter here, say --accept started-earlier.",
-          started.trees().place(started.tree()));
-    }
-    if (sound == StaticStart.Sound.ASSUMED) {
-      StaticStart.assume(owner, started, started.trees().place(started.tree()));
-    }
+  private void requireQuiet(OwnerClass started) {
+    StaticStart.require(
+        started.equals(owner) ? target : owner,
+        started,
+        "%s cannot be moved to %s".formatted(field.name(), target.writtenName()),
+        overruled.overrules(RefusalKind.STARTED_EARLIER));
   }
 
   /** Requires that a field is asked of a type, so that nothing is lost with what is asked. */

@@ -26,7 +26,7 @@ import paredown.refactor.nulls.NullDoubt;
 import paredown.refactor.use.OwnerClass;
 
 /** What a call gives to the code of a method: its object, and its arguments in their order. */
-final class Values {
+final class Given {
   private final OwnerClass owner;
   private final OwnerClass.Method method;
   private final Body body;
@@ -39,7 +39,7 @@ final class Values {
   private Value object;
   private final List<Value> arguments = new ArrayList<>();
 
-  Values(
+  Given(
       OwnerClass owner,
       OwnerClass.Method method,
       Body body,
@@ -100,7 +100,7 @@ final class Values {
 
   private Value value(String name, TypeMirror type, TreePath path, List<TreePath> uses) {
     Assumptions own = new Assumptions();
-    Shift shift = new Shift(program, calm, path, own);
+    Shift shift = new Shift(program, calm, path, type, own);
     Optional<Shift.Obstacle> why = obstacle(shift, path, uses);
     if (why.isEmpty()) {
       assumptions.addAll(own.all());
@@ -121,7 +121,7 @@ final class Values {
                   path));
     }
     if (uses.size() > 1) {
-      Optional<Shift.Obstacle> met = shift.repeated();
+      Optional<Shift.Obstacle> met = shift.repeated(uses);
       if (met.isPresent()) {
         return met;
       }
@@ -140,7 +140,7 @@ final class Values {
   }
 
   /**
-   * Values are worked out in their order. Where one does something, and another is not the same at
+   * Given are worked out in their order. Where one does something, and another is not the same at
    * any time, all stay in front of the code.
    */
   private void hold() {
