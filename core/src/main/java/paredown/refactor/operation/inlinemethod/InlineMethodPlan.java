@@ -2,6 +2,7 @@ package paredown.refactor.operation.inlinemethod;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -59,6 +60,7 @@ final class InlineMethodPlan {
     BodyNames inBody = new BodyNames(owner, method);
     CalmCalls calm = new CalmCalls(program);
     List<Piece> carried = new ArrayList<>();
+    Set<String> notes = new LinkedHashSet<>();
     TakenNames taken = new TakenNames();
     for (Call call : calls) {
       boolean first = call == calls.get(0) && !arguments.stays();
@@ -74,6 +76,7 @@ final class InlineMethodPlan {
           new Inlined(body, call, values, site, types, calm, owner.assumptions(), first);
       inlined.edits().forEach(each -> edits.add(call.trees().path(), each));
       carried.addAll(inlined.carried());
+      values.all().stream().filter(Value::runsOften).forEach(each -> notes.add(note(call)));
     }
     if (!arguments.stays()) {
       remove(body, carried);
@@ -87,17 +90,22 @@ final class InlineMethodPlan {
         Map.of(),
         Map.of(),
         ReadableFiles.paths(program),
-        new Change.Report(api(), List.of(), List.of(), List.of())
+        new Change.Report(api(), List.of(), List.of(), List.copyOf(notes))
             .assuming(owner.assumptions().all()));
   }
 
   private String summary(int calls) {
-    return "%s of %s %s where it was called%s."
+    return "%s of %s %s; its code stands where it was called%s."
         .formatted(
             OwnerClass.signature(method),
             owner.writtenName(),
-            arguments.stays() ? "stays, and stands" : "goes, and stands",
+            arguments.stays() ? "stays" : "goes",
             calls == 1 ? "" : ": in " + Counted.of(calls, "place", "places"));
+  }
+
+  private static String note(Call call) {
+    return "What is given in %s calls something, which runs more often now."
+        .formatted(call.place());
   }
 
   private List<String> api() {

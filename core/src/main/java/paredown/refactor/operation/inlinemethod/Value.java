@@ -29,6 +29,11 @@ record Value(
     return why.isPresent();
   }
 
+  /** Whether it calls something, and stands in several places. */
+  boolean runsOften() {
+    return !needsVariable() && uses.size() > 1 && shift.isCalling();
+  }
+
   Value held(Shift.Obstacle because) {
     return new Value(name, type, path, uses, shift, inPlace, Optional.of(because));
   }
