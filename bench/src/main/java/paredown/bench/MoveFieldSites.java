@@ -1,7 +1,5 @@
 package paredown.bench;
 
-import com.sun.source.tree.ClassTree;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -13,7 +11,6 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.facts.Facts;
 import paredown.program.Sources;
-import paredown.refactor.code.UnitTrees;
 import paredown.refactor.operation.movefield.MoveField;
 import paredown.refactor.use.OwnerClass;
 
@@ -23,8 +20,7 @@ final class MoveFieldSites implements Sites {
   public List<Site> in(Facts facts, Sources sources, Predicate<String> isMain, Random random) {
     List<TypeElement> types = new ArrayList<>();
     List<String> fields = new ArrayList<>();
-    MainCode.of(
-        sources, isMain, trees -> new Scan(trees, types, fields).scan(trees.unit().tree(), null));
+    MainCode.classes(sources, isMain, owner -> gather(owner, types, fields));
     List<Site> sites = new ArrayList<>();
     for (String field : fields) {
       String type = field.substring(0, field.indexOf('#'));
@@ -48,30 +44,15 @@ final class MoveFieldSites implements Sites {
     return sites;
   }
 
-  private static final class Scan extends TreePathScanner<Void, Void> {
-    private final UnitTrees trees;
-    private final List<TypeElement> types;
-    private final List<String> fields;
-
-    Scan(UnitTrees trees, List<TypeElement> types, List<String> fields) {
-      this.trees = trees;
-      this.types = types;
-      this.fields = fields;
+  private static void gather(OwnerClass owner, List<TypeElement> types, List<String> fields) {
+    if (owner.element().getKind() == ElementKind.ANNOTATION_TYPE) {
+      return;
     }
-
-    @Override
-    public Void visitClass(ClassTree tree, Void unused) {
-      if (trees.element(getCurrentPath()) instanceof TypeElement type
-          && !type.getQualifiedName().toString().isEmpty()
-          && type.getKind() != ElementKind.ANNOTATION_TYPE) {
-        types.add(type);
-        OwnerClass.of(trees.program(), type).fields().stream()
-            .filter(field -> field.is(Modifier.STATIC))
-            .filter(field -> field.element().getKind() != ElementKind.ENUM_CONSTANT)
-            .filter(field -> !field.name().startsWith("serialVersion"))
-            .forEach(field -> fields.add(type.getQualifiedName() + "#" + field.name()));
-      }
-      return super.visitClass(tree, null);
-    }
+    types.add(owner.element());
+    owner.fields().stream()
+        .filter(field -> field.is(Modifier.STATIC))
+        .filter(field -> field.element().getKind() != ElementKind.ENUM_CONSTANT)
+        .filter(field -> !field.name().startsWith("serialVersion"))
+        .forEach(field -> fields.add(owner.element().getQualifiedName() + "#" + field.name()));
   }
 }

@@ -21,4 +21,9 @@ public record Carried(
   public static Carried range(String file, int start, int end) {
     return new Carried(file, start, end, List.of(), Indent.SAME, null);
   }
+
+  @Override
+  public Carried as(Self other) {
+    return new Carried(file, start, end, inside, indent, other);
+  }
 }

@@ -26,4 +26,9 @@ public record Copied(
   public Copied(String file, int start, int end, List<Replacement> inside, Self self) {
     this(file, start, end, inside, Indent.SAME, self);
   }
+
+  @Override
+  public Copied as(Self other) {
+    return new Copied(file, start, end, inside, indent, other);
+  }
 }

@@ -32,6 +32,12 @@ public record Written(String text, List<WrittenUse> uses, String proof) implemen
     return new Written(text, List.of());
   }
 
+  /** Written names know what they mean, whoever the instance is. */
+  @Override
+  public Written as(Self self) {
+    return this;
+  }
+
   /** Begins a text with names. */
   public static Text text(String beginning) {
     return new Text().text(beginning);

@@ -1,6 +1,5 @@
 package paredown.refactor.carry;
 
-import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
@@ -20,6 +19,7 @@ import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Use;
+import paredown.refactor.code.CaseLabel;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
@@ -56,7 +56,7 @@ public final class CodeElsewhere {
       Element element = trees.element(each);
       if (element instanceof TypeElement) {
         edits.add(type(each));
-      } else if (isStatic(element) && !isLabel(each)) {
+      } else if (isStatic(element) && !isLabel(element, each)) {
         edits.add(qualified(each));
       }
     }
@@ -86,9 +86,9 @@ public final class CodeElsewhere {
         && element.getModifiers().contains(Modifier.STATIC);
   }
 
-  /** Whether a name is the label of a case, which knows its enum. */
-  public static boolean isLabel(TreePath name) {
-    return name.getParentPath().getLeaf() instanceof CaseTree;
+  /** Whether a name is a constant of an enum as the label of a case, which knows the enum. */
+  public static boolean isLabel(Element element, TreePath name) {
+    return element.getKind() == ElementKind.ENUM_CONSTANT && CaseLabel.is(name);
   }
 
   /** Whether a place is within a class. */

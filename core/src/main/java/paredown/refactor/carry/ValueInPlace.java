@@ -58,7 +58,7 @@ public final class ValueInPlace {
   }
 
   /** Whether its variable is asked for members that its own type may have otherwise. */
-  public boolean isAskedAsAnother(TreePath use) {
+  private boolean isAskedAsAnother(TreePath use) {
     TypeMirror given = program.trees().getTypeMirror(value);
     return use.getParentPath().getLeaf() instanceof MemberSelectTree
         && (given == null || !program.types().isSameType(declared, given));
@@ -118,7 +118,7 @@ public final class ValueInPlace {
     }
     String from = trees.source().indentAt(trees.start(statement.getLeaf()));
     String to = there.source().indentAt(there.start(use.getLeaf()));
-    return from.equals(to) ? Indent.SAME : new Indent(from, to);
+    return new Indent(from, to);
   }
 
   private boolean isObject() {

@@ -77,11 +77,14 @@ public final class Rewriting {
   }
 
   private static boolean isCarried(Use use, List<Piece> pieces) {
-    return pieces.stream().anyMatch(piece -> carries(piece, use.offset()));
+    return pieces.stream().anyMatch(piece -> carries(piece, use.file(), use.offset()));
   }
 
-  private static boolean carries(Piece piece, int offset) {
-    return piece instanceof Carried range && range.start() <= offset && offset < range.end();
+  private static boolean carries(Piece piece, String file, int offset) {
+    return piece instanceof Carried range
+        && range.file().equals(file)
+        && range.start() <= offset
+        && offset < range.end();
   }
 
   private static void requireNoComment(UnitTrees trees, int start, int end, List<Piece> pieces) {
@@ -90,7 +93,8 @@ public final class Rewriting {
       if (token.start() >= end) {
         return;
       }
-      boolean carried = pieces.stream().anyMatch(piece -> carries(piece, token.start()));
+      boolean carried =
+          pieces.stream().anyMatch(piece -> carries(piece, trees.path(), token.start()));
       if (token.kind().isComment() && !carried) {
         throw Refused.advising(
             RefusalKind.CALL_SHAPE,

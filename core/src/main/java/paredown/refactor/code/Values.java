@@ -11,6 +11,7 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewArrayTree;
+import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParameterizedTypeTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.PrimitiveTypeTree;
@@ -71,6 +72,15 @@ public final class Values {
     return name.getName().contentEquals("super");
   }
 
+  /** Whether an expression can be a statement (JLS 14.8). */
+  public static boolean isStatement(Tree value) {
+    return isStep(value.getKind())
+        || value instanceof MethodInvocationTree
+        || value instanceof NewClassTree
+        || value instanceof AssignmentTree
+        || value instanceof CompoundAssignmentTree;
+  }
+
   /** Whether brackets within a statement belong to the statement. */
   public static boolean isHead(Tree statement) {
     return switch (statement.getKind()) {
@@ -80,7 +90,7 @@ public final class Values {
   }
 
   /** Whether an operator sets the variable that it is applied to. */
-  static boolean isStep(Tree.Kind kind) {
+  public static boolean isStep(Tree.Kind kind) {
     return kind == Tree.Kind.PREFIX_INCREMENT
         || kind == Tree.Kind.PREFIX_DECREMENT
         || kind == Tree.Kind.POSTFIX_INCREMENT

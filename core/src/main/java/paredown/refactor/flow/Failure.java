@@ -11,7 +11,6 @@ import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewArrayTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.SwitchTree;
@@ -195,12 +194,6 @@ record Failure(List<TreePath> asked, boolean otherwise) {
           program.trees().getTypeMirror(new TreePath(getCurrentPath(), tree.getExpression()));
       otherwise |= type == null || type.getKind() == TypeKind.DECLARED;
       return super.visitSwitch(tree, null);
-    }
-
-    @Override
-    public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-      scan(tree.getMethodSelect(), null);
-      return scan(tree.getArguments(), null);
     }
 
     @Override

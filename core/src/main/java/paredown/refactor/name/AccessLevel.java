@@ -29,6 +29,11 @@ public enum AccessLevel {
         && (!(around instanceof TypeElement) || isApi(around));
   }
 
+  /** How far a member of a class must be seen from a place. */
+  public static AccessLevel neededBy(Sight sight, Element of) {
+    return sight.isWithinSameOutermost(of) ? PRIVATE : sight.isNear(of) ? PACKAGE : PUBLIC;
+  }
+
   /** How far a declaration is seen by its modifiers. */
   public static AccessLevel of(Element element) {
     Set<Modifier> modifiers = element.getModifiers();

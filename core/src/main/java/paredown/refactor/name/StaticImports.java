@@ -5,9 +5,11 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import paredown.edit.Replacement;
+import paredown.program.Unit;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -16,6 +18,20 @@ import paredown.refactor.use.OwnerClass;
 /** The static imports of members that are not in their class any more. */
 public final class StaticImports {
   private StaticImports() {}
+
+  /**
+   * Takes them out of all files of the owner's program.
+   *
+   * @param gone members of the owner
+   * @param edits takes a file's path and an edit of it
+   */
+  public static void remove(
+      OwnerClass owner, Collection<? extends Element> gone, BiConsumer<String, Replacement> edits) {
+    for (Unit unit : owner.program().units()) {
+      removals(new UnitTrees(owner.program(), unit), owner, gone)
+          .forEach(each -> edits.accept(unit.path(), each));
+    }
+  }
 
   /**
    * The edits that take them out of a file; one that means another member of the name as well

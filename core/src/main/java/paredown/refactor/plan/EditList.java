@@ -60,7 +60,7 @@ public final class EditList {
   }
 
   /** Takes out the edits within a range, which moves and brings them along. */
-  List<Replacement> take(String file, int start, int end) {
+  public List<Replacement> take(String file, int start, int end) {
     List<Replacement> within =
         of(file).stream().filter(edit -> edit.start() >= start && edit.end() <= end).toList();
     of(file).removeAll(within);

@@ -11,6 +11,9 @@ import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
 
 /**
  * Plans in rounds: which files a change could touch shows only while it is planned, so that it is
@@ -33,6 +36,25 @@ public record Rounds(Sources sources, SourceIndex index) {
             throw new IllegalStateException("Nothing was planned without " + files);
           });
     }
+  }
+
+  /**
+   * Plans what touches nothing but one file.
+   *
+   * @throws Refused where it may not be edited, or does not compile
+   */
+  public Refactoring.Planned ofFile(String path, Function<UnitTrees, Change> change) {
+    if (!SourceIndex.isEditable(sources.file(path).orElseThrow())) {
+      throw Refused.because(RefusalKind.GENERATED, path, path);
+    }
+    Set<String> files = Set.of(path);
+    return plan(
+        files,
+        program -> {
+          ReadableFiles.require(program, files);
+          UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+          return new Outcome(files, () -> change.apply(trees));
+        });
   }
 
   /** Plans until nothing is lacking, beginning with some files. */

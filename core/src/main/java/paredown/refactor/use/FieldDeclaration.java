@@ -35,6 +35,23 @@ public record FieldDeclaration(
     return declarations;
   }
 
+  /**
+   * Requires that a field is declared alone.
+   *
+   * @param what cannot be done, a participle: {@code inlined}
+   * @throws Refused where others are declared with it
+   */
+  public static void requireAlone(OwnerClass owner, OwnerClass.Field field, String what) {
+    if (!of(owner, List.of(field)).get(0).isWhole()) {
+      throw Refused.advising(
+          RefusalKind.SHARED_DECLARATION,
+          "%s cannot be %s: it is declared together with other fields."
+              .formatted(field.name(), what),
+          "Declare it in a statement of its own first.",
+          owner.trees().place(field.tree()));
+    }
+  }
+
   public MemberRange range() {
     return fields.get(0).range();
   }

@@ -24,6 +24,7 @@ import javax.lang.model.type.DeclaredType;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Values;
 
 /** Finds every expression in a program that names one of some members. */
 public final class MemberUses {
@@ -180,7 +181,7 @@ public final class MemberUses {
     if (parent instanceof CompoundAssignmentTree update && update.getVariable() == here) {
       return Access.UPDATE;
     }
-    if (parent instanceof UnaryTree unary && writes(unary)) {
+    if (parent instanceof UnaryTree unary && Values.isStep(unary.getKind())) {
       return Access.UPDATE;
     }
     if (parent instanceof TryTree) {
@@ -193,12 +194,5 @@ public final class MemberUses {
         parent instanceof com.sun.source.tree.MethodInvocationTree call
             && call.getMethodSelect() == here;
     return calls ? Access.CALL : Access.READ;
-  }
-
-  private static boolean writes(UnaryTree tree) {
-    return switch (tree.getKind()) {
-      case PREFIX_INCREMENT, PREFIX_DECREMENT, POSTFIX_INCREMENT, POSTFIX_DECREMENT -> true;
-      default -> false;
-    };
   }
 }

@@ -98,19 +98,8 @@ public record ExtractMethod(
     Words.requireMethodName(name);
     Place wanted = Place.of(place);
     String path = wanted.path(sources, index);
-    if (!SourceIndex.isEditable(sources.file(path).orElseThrow())) {
-      throw Refused.because(RefusalKind.GENERATED, path, path);
-    }
-    Set<String> files = Set.of(path);
     return new Rounds(sources, index)
-        .plan(
-            files,
-            program -> {
-              ReadableFiles.require(program, files);
-              UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-              return new Rounds.Outcome(
-                  files, () -> new ExtractMethodPlan(this, trees, wanted.part(trees)).change());
-            });
+        .ofFile(path, trees -> new ExtractMethodPlan(this, trees, wanted.part(trees)).change());
   }
 
   @Override

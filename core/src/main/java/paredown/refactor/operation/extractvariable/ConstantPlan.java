@@ -175,7 +175,7 @@ final class ConstantPlan {
   private Piece value() {
     String from = trees.source().indentAt(trees.start(extracted.tree()));
     String to = Layout.of(owner).member();
-    Indent indent = from.equals(to) ? Indent.SAME : new Indent(from, to);
+    Indent indent = new Indent(from, to);
     var carried = extracted.carried();
     return new Carried(
         carried.file(), carried.start(), carried.end(), carried.inside(), indent, null);

@@ -1,6 +1,5 @@
 package paredown.refactor.operation.extractvariable;
 
-import java.util.Set;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
@@ -8,10 +7,8 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Place;
-import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 
 /**
@@ -38,26 +35,17 @@ public record ExtractVariable(Kind kind, String place, String name, boolean only
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
-    Words.requireFieldName(name);
+    Words.requireVariableName(name);
     Place wanted = Place.of(place);
     String path = wanted.path(sources, index);
-    if (!SourceIndex.isEditable(sources.file(path).orElseThrow())) {
-      throw Refused.because(RefusalKind.GENERATED, path, path);
-    }
-    Set<String> files = Set.of(path);
     return new Rounds(sources, index)
-        .plan(
-            files,
-            program -> {
-              ReadableFiles.require(program, files);
-              UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+        .ofFile(
+            path,
+            trees -> {
               Extracted extracted = Extracted.of(trees, wanted);
-              return new Rounds.Outcome(
-                  files,
-                  () ->
-                      kind == Kind.VARIABLE
-                          ? new VariablePlan(this, extracted).change()
-                          : new ConstantPlan(this, extracted).change());
+              return kind == Kind.VARIABLE
+                  ? new VariablePlan(this, extracted).change()
+                  : new ConstantPlan(this, extracted).change();
             });
   }
 

@@ -1,7 +1,5 @@
 package paredown.refactor.operation.extractvariable;
 
-import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.LambdaExpressionTree;
@@ -23,6 +21,7 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Blocks;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.effect.Assumptions;
@@ -53,11 +52,11 @@ final class VariablePlan {
 
   /** The innermost statement of a block around the expression. */
   private TreePath statement() {
-    for (TreePath at = extracted.path(); at != null; at = at.getParentPath()) {
-      Tree around = at.getParentPath() == null ? null : at.getParentPath().getLeaf();
-      if (around instanceof BlockTree || isStatementOf(around, at.getLeaf())) {
+    for (TreePath at = extracted.path(); ; at = at.getParentPath()) {
+      if (Blocks.holds(at)) {
         return at;
       }
+      Tree around = at.getParentPath().getLeaf();
       if (around instanceof ClassTree || around instanceof MethodTree) {
         break;
       }
@@ -65,12 +64,6 @@ final class VariablePlan {
     throw new UnusableRequest(
         trees.place(extracted.tree()) + " is in no body of a method.",
         "Give a place within one, or make a constant of it.");
-  }
-
-  private static boolean isStatementOf(Tree around, Tree part) {
-    return around instanceof CaseTree group
-        && group.getStatements() != null
-        && group.getStatements().contains(part);
   }
 
   private int start() {
@@ -183,11 +176,7 @@ final class VariablePlan {
 
   /** Where the same stands behind, as long as the block lasts. */
   private List<TreePath> again() {
-    Tree around = statement.getParentPath().getLeaf();
-    List<? extends StatementTree> all =
-        around instanceof BlockTree block
-            ? block.getStatements()
-            : ((CaseTree) around).getStatements();
+    List<? extends StatementTree> all = Blocks.statements(statement.getParentPath().getLeaf());
     Equals equals = new Equals(trees, extracted.path());
     List<TreePath> found = new ArrayList<>();
     for (StatementTree each : all.subList(all.indexOf(statement.getLeaf()), all.size())) {

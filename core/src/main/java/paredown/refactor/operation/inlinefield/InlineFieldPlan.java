@@ -35,6 +35,7 @@ import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.startup.StaticStart;
+import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.FieldOnlookers;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
@@ -122,16 +123,7 @@ final class InlineFieldPlan {
           "Make it final first.",
           place());
     }
-    boolean shared =
-        owner.fields().stream()
-            .anyMatch(each -> each != field && each.range().start() == field.range().start());
-    if (shared) {
-      throw refused(
-          RefusalKind.SHARED_DECLARATION,
-          "it is declared together with other fields",
-          "Declare it in a statement of its own first.",
-          place());
-    }
+    FieldDeclaration.requireAlone(owner, field, "inlined");
   }
 
   /** Requires a value that is the same at any time and for any object. */
@@ -318,12 +310,6 @@ final class InlineFieldPlan {
         Rewriting.removal(
                 trees, range[0], range[1], "its value stands elsewhere", List.of(value.carried()))
             .proving("its value stands where it was read"));
-    program
-        .units()
-        .forEach(
-            unit ->
-                StaticImports.removals(
-                        new UnitTrees(program, unit), owner, List.of(field.element()))
-                    .forEach(each -> edits.add(unit.path(), each)));
+    StaticImports.remove(owner, List.of(field.element()), edits::add);
   }
 }

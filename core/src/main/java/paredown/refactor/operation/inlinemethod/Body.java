@@ -2,7 +2,6 @@ package paredown.refactor.operation.inlinemethod;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
@@ -111,19 +110,5 @@ record Body(
             trees.source().place(token.start()));
       }
     }
-  }
-
-  static boolean isStatement(ExpressionTree value) {
-    return switch (value.getKind()) {
-      case PREFIX_INCREMENT,
-          PREFIX_DECREMENT,
-          POSTFIX_INCREMENT,
-          POSTFIX_DECREMENT,
-          ASSIGNMENT,
-          METHOD_INVOCATION,
-          NEW_CLASS ->
-          true;
-      default -> value instanceof com.sun.source.tree.CompoundAssignmentTree;
-    };
   }
 }

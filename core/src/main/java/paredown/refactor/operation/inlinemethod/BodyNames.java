@@ -11,6 +11,7 @@ import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -52,7 +53,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
   private final List<TreePath> types = new ArrayList<>();
 
   /** Everything with a declaration that is named, wherever it is seen from. */
-  private final Map<Element, TreePath> named = new LinkedHashMap<>();
+  private final Set<Element> named = new LinkedHashSet<>();
 
   BodyNames(OwnerClass owner, OwnerClass.Method method) {
     this.trees = owner.trees();
@@ -96,7 +97,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
     return words;
   }
 
-  Map<Element, TreePath> named() {
+  Set<Element> named() {
     return named;
   }
 
@@ -135,7 +136,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
       }
     } else if (element instanceof TypeElement) {
       types.add(getCurrentPath());
-      named.putIfAbsent(element, getCurrentPath());
+      named.add(element);
     } else {
       member(element, tree);
     }
@@ -151,10 +152,10 @@ final class BodyNames extends TreePathScanner<Void, Void> {
       throw refused(RefusalKind.CALL_SHAPE, "it calls itself", tree);
     }
     if (element.getModifiers().contains(Modifier.STATIC)) {
-      if (!CodeElsewhere.isLabel(getCurrentPath())) {
+      if (!CodeElsewhere.isLabel(element, getCurrentPath())) {
         statics.add(getCurrentPath());
       }
-      named.putIfAbsent(element, getCurrentPath());
+      named.add(element);
       return;
     }
     TypeElement asked = asked(declaring);
@@ -165,7 +166,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
       throw refused(RefusalKind.INNER_OBJECT, "it asks the object around its own", tree);
     }
     selves.add(new Self(getCurrentPath(), element));
-    named.putIfAbsent(element, getCurrentPath());
+    named.add(element);
   }
 
   /** The class around a place whose object has a member; null for one within the body. */
@@ -211,7 +212,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
       throw refused(RefusalKind.CALL_SHAPE, "it calls itself", tree);
     }
     if (element != null && !(element instanceof PackageElement)) {
-      named.putIfAbsent(element, getCurrentPath());
+      named.add(element);
     }
     return super.visitMemberSelect(tree, null);
   }
@@ -228,7 +229,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
   public Void visitNewClass(NewClassTree tree, Void unused) {
     Element made = trees.element(getCurrentPath());
     if (made != null) {
-      named.putIfAbsent(made, getCurrentPath());
+      named.add(made);
     }
     return super.visitNewClass(tree, null);
   }

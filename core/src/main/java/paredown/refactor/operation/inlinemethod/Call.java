@@ -1,17 +1,15 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
@@ -19,7 +17,9 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Blocks;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.flow.Jumps;
 import paredown.refactor.use.MemberUses;
 
 /**
@@ -107,14 +107,10 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
   /** The innermost statement of a block around it; null where there is none. */
   TreePath inBlock() {
     for (TreePath at = path; at.getParentPath() != null; at = at.getParentPath()) {
-      Tree around = at.getParentPath().getLeaf();
-      boolean group =
-          around instanceof CaseTree cases
-              && cases.getStatements() != null
-              && cases.getStatements().contains(at.getLeaf());
-      if (at.getLeaf() instanceof StatementTree && (around instanceof BlockTree || group)) {
+      if (Blocks.holds(at)) {
         return at;
       }
+      Tree around = at.getParentPath().getLeaf();
       if (around instanceof LambdaExpressionTree || around instanceof ClassTree) {
         return null;
       }
@@ -124,11 +120,8 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
 
   /** Whether it is the one statement of a branch or loop without braces, which then gets some. */
   boolean isBranch() {
-    return isStatement()
-        && switch (statement().getParentPath().getLeaf().getKind()) {
-          case IF, FOR_LOOP, ENHANCED_FOR_LOOP, WHILE_LOOP, DO_WHILE_LOOP -> true;
-          default -> false;
-        };
+    Tree around = statement().getParentPath().getLeaf();
+    return isStatement() && (around instanceof IfTree || Jumps.isLoop(around));
   }
 
   /**

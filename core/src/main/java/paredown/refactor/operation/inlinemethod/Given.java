@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.TypeMirror;
@@ -63,12 +63,12 @@ final class Given {
     }
     List<? extends VariableElement> parameters = method.element().getParameters();
     requireArguments(parameters);
+    Set<Element> written = Writes.in(program, body.path());
     for (int i = 0; i < parameters.size(); i++) {
       VariableElement each = parameters.get(i);
       Value value =
           value(each.getSimpleName().toString(), each.asType(), call.argument(i), names.uses(each));
-      boolean written = Writes.in(program, body.path()).contains(each);
-      arguments.add(written ? value.held(changed(call.argument(i))) : value);
+      arguments.add(written.contains(each) ? value.held(changed(call.argument(i))) : value);
     }
     hold();
   }
@@ -140,7 +140,7 @@ final class Given {
   }
 
   /**
-   * Given are worked out in their order. Where one does something, and another is not the same at
+   * Values are worked out in their order. Where one does something, and another is not the same at
    * any time, all stay in front of the code.
    */
   private void hold() {
@@ -182,17 +182,6 @@ final class Given {
   /** The object that is asked; null where it is the same one, or there is none. */
   Value object() {
     return object;
-  }
-
-  Value of(VariableElement parameter) {
-    return arguments.get(method.element().getParameters().indexOf(parameter));
-  }
-
-  /** The names of the parameters that get a variable. */
-  Set<String> held() {
-    Set<String> held = new TreeSet<>();
-    all().stream().filter(Value::needsVariable).forEach(each -> held.add(each.name()));
-    return held;
   }
 
   /**

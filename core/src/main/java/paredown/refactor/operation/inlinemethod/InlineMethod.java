@@ -47,14 +47,13 @@ public record InlineMethod(
   public Planned plan(Sources sources, SourceIndex index) {
     DeclaredType header = index.type(type);
     ReadableFiles.requireEditable(sources, header);
-    Set<String> first = new TreeSet<>(Set.of(header.file()));
-    first.addAll(index.filesWith(Set.of(name())));
+    Set<String> files = new TreeSet<>(Set.of(header.file()));
+    files.addAll(index.filesWith(Set.of(name())));
     return new Rounds(sources, index)
         .plan(
-            first,
+            files,
             program -> {
-              Set<String> files = new TreeSet<>(first);
-              ReadableFiles.require(program, first);
+              ReadableFiles.require(program, files);
               OwnerClass owner = OwnerClass.of(program, header);
               OwnerClass.Method meant = NamedVariable.method(owner, method);
               return new Rounds.Outcome(

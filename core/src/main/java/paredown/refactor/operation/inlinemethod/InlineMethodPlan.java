@@ -6,14 +6,11 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import javax.lang.model.element.Modifier;
 import paredown.UnusableRequest;
 import paredown.edit.Carried;
 import paredown.edit.Change;
 import paredown.edit.Piece;
-import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
@@ -251,15 +248,6 @@ final class InlineMethodPlan {
         trees.path(),
         Rewriting.removal(trees, range[0], range[1], "its code stands where it was called", carried)
             .proving("its code stands where it was called"));
-    Set<String> files =
-        program.units().stream()
-            .map(unit -> unit.path())
-            .collect(Collectors.toCollection(TreeSet::new));
-    for (String file : files) {
-      UnitTrees unit = new UnitTrees(program, program.unit(file).orElseThrow());
-      for (Replacement each : StaticImports.removals(unit, owner, List.of(method.element()))) {
-        edits.add(file, each);
-      }
-    }
+    StaticImports.remove(owner, List.of(method.element()), edits::add);
   }
 }

@@ -1,6 +1,5 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +19,7 @@ import paredown.refactor.carry.ValueInPlace;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Values;
 import paredown.refactor.effect.Assumptions;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Between;
@@ -87,7 +87,7 @@ final class Inlined {
   }
 
   private static boolean isStatement(TreePath value) {
-    return Body.isStatement((ExpressionTree) value.getLeaf());
+    return Values.isStatement(value.getLeaf());
   }
 
   private void replace(int start, int end, List<Piece> pieces) {
@@ -111,34 +111,9 @@ final class Inlined {
 
   /** The object that code belongs to is another where a class below calls it. */
   private List<Piece> withSelf(List<Piece> pieces) {
-    if (site.self() == null) {
-      return pieces;
-    }
-    List<Piece> told = new ArrayList<>();
-    for (Piece each : pieces) {
-      if (each instanceof Carried range) {
-        told.add(
-            new Carried(
-                range.file(),
-                range.start(),
-                range.end(),
-                range.inside(),
-                range.indent(),
-                site.self()));
-      } else if (each instanceof Copied range) {
-        told.add(
-            new Copied(
-                range.file(),
-                range.start(),
-                range.end(),
-                range.inside(),
-                range.indent(),
-                site.self()));
-      } else {
-        told.add(each);
-      }
-    }
-    return told;
+    return site.self() == null
+        ? pieces
+        : pieces.stream().map(each -> each.as(site.self())).toList();
   }
 
   private void statements() {
@@ -298,7 +273,7 @@ final class Inlined {
     UnitTrees there = body.trees();
     int start = body.start();
     String from = there.source().indentAt(start);
-    Indent moved = from.equals(indent) ? Indent.SAME : new Indent(from, indent);
+    Indent moved = new Indent(from, indent);
     List<Replacement> inside = site.within(start, end);
     if (first) {
       carried.add(Carried.range(there.path(), start, end));

@@ -85,8 +85,7 @@ final class Site {
 
   private void requireSeen() {
     Sight sight = new Sight(call.type(), program.elements());
-    for (Map.Entry<Element, TreePath> each : names.named().entrySet()) {
-      Element element = each.getKey();
+    for (Element element : names.named()) {
       boolean own = element instanceof VariableElement && !element.getKind().isField();
       if (!own && sight.hides(element)) {
         throw Refused.advising(

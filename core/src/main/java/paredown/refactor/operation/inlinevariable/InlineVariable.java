@@ -1,9 +1,7 @@
 package paredown.refactor.operation.inlinevariable;
 
-import java.util.Set;
 import java.util.regex.Pattern;
 import paredown.gate.Verdict;
-import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
@@ -12,7 +10,6 @@ import paredown.refactor.Refused;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.plan.Arguments;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 
 /**
@@ -29,25 +26,14 @@ public record InlineVariable(String what) implements Refactoring {
     var named = NAMED.matcher(what);
     String path =
         named.matches() ? index.type(named.group(1)).file() : Place.of(what).path(sources, index);
-    if (!SourceIndex.isEditable(sources.file(path).orElseThrow())) {
-      throw Refused.because(RefusalKind.GENERATED, path, path);
-    }
-    Set<String> files = Set.of(path);
     return new Rounds(sources, index)
-        .plan(
-            files,
-            program -> {
-              ReadableFiles.require(program, files);
-              return new Rounds.Outcome(
-                  files, () -> new InlineVariablePlan(variable(program, path, index)).change());
-            });
+        .ofFile(path, trees -> new InlineVariablePlan(variable(trees, index)).change());
   }
 
-  private Variable variable(Program program, String path, SourceIndex index) {
-    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+  private Variable variable(UnitTrees trees, SourceIndex index) {
     var named = NAMED.matcher(what);
     return named.matches()
-        ? Variable.of(program, index.type(named.group(1)), named.group(2), named.group(3))
+        ? Variable.of(trees.program(), index.type(named.group(1)), named.group(2), named.group(3))
         : Variable.at(trees, Place.of(what));
   }
 

@@ -1,10 +1,6 @@
 package paredown.refactor.operation.inlinevariable;
 
-import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
@@ -21,6 +17,7 @@ import paredown.refactor.carry.ValueInPlace;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Values;
 import paredown.refactor.effect.Assumptions;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Between;
@@ -157,7 +154,7 @@ final class InlineVariablePlan {
           trees.path(),
           Rewriting.of(trees, line[0], line[1], "nothing uses it")
               .proving("working it out does nothing, and nothing uses it"));
-    } else if (isStatement(value)) {
+    } else if (Values.isStatement(value)) {
       edits.add(trees.path(), Rewriting.of(trees, start, start(value), "nothing uses it"));
     } else {
       throw Refused.advising(
@@ -166,16 +163,5 @@ final class InlineVariablePlan {
           "Make a statement of what shows, and take the rest away.",
           trees.place(variable.tree()));
     }
-  }
-
-  private static boolean isStatement(ExpressionTree value) {
-    return switch (value.getKind()) {
-      case PREFIX_INCREMENT, PREFIX_DECREMENT, POSTFIX_INCREMENT, POSTFIX_DECREMENT -> true;
-      default ->
-          value instanceof MethodInvocationTree
-              || value instanceof NewClassTree
-              || value instanceof AssignmentTree
-              || value instanceof CompoundAssignmentTree;
-    };
   }
 }

@@ -1,9 +1,6 @@
 package paredown.refactor.operation.inlinevariable;
 
-import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
@@ -18,6 +15,7 @@ import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Blocks;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
@@ -111,7 +109,7 @@ record Variable(UnitTrees trees, TreePath path) {
           "Inline the method, or name a variable that is declared with a value.");
     }
     Tree around = path.getParentPath().getLeaf();
-    if (!(around instanceof BlockTree || around instanceof CaseTree)) {
+    if (!Blocks.holds(path)) {
       throw noValue("it is declared in the head of a statement");
     }
     if (tree().getInitializer() == null) {
@@ -125,7 +123,7 @@ record Variable(UnitTrees trees, TreePath path) {
           trees.place(tree()));
     }
     boolean shared =
-        statements(around).stream()
+        Blocks.statements(around).stream()
             .anyMatch(each -> each != tree() && trees.start(each) == trees.start(tree()));
     if (shared) {
       throw Refused.advising(
@@ -142,11 +140,5 @@ record Variable(UnitTrees trees, TreePath path) {
         "%s cannot be inlined: %s.".formatted(name(), why),
         "Name a variable that is declared with its value.",
         trees.place(tree()));
-  }
-
-  private static List<? extends StatementTree> statements(Tree around) {
-    return around instanceof BlockTree block
-        ? block.getStatements()
-        : ((CaseTree) around).getStatements();
   }
 }

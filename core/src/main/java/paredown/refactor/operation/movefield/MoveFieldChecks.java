@@ -18,6 +18,7 @@ import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
 import paredown.refactor.startup.StaticStart;
+import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.FieldOnlookers;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
@@ -55,7 +56,7 @@ final class MoveFieldChecks {
           field.name() + " is in " + target.writtenName() + " already.", "Name another class.");
     }
     requireStatic();
-    requireAlone();
+    FieldDeclaration.requireAlone(owner, field, "moved");
     requireTarget();
     requireFree();
     requireNoStart();
@@ -68,18 +69,6 @@ final class MoveFieldChecks {
           RefusalKind.NEEDS_OWNER,
           "each object has its own, and only static fields move yet",
           "Extract a class for fields of objects: pare extract class --help.");
-    }
-  }
-
-  private void requireAlone() {
-    boolean shared =
-        owner.fields().stream()
-            .anyMatch(each -> each != field && each.range().start() == field.range().start());
-    if (shared) {
-      throw refused(
-          RefusalKind.SHARED_DECLARATION,
-          "it is declared together with other fields",
-          "Declare it in a statement of its own first.");
     }
   }
 

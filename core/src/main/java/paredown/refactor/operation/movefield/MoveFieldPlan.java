@@ -78,10 +78,7 @@ final class MoveFieldPlan {
     for (Map.Entry<String, TypeNames> each : names.entrySet()) {
       each.getValue().imports().forEach(added -> edits.add(each.getKey(), added));
     }
-    for (var unit : program.units()) {
-      StaticImports.removals(new UnitTrees(program, unit), owner, List.of(field.element()))
-          .forEach(each -> edits.add(unit.path(), each));
-    }
+    StaticImports.remove(owner, List.of(field.element()), edits::add);
     widening.collect(field.element(), edits::add);
     OnlookersFromOutside.assume(owner, closed() ? List.of() : List.of(field.name()));
     OnlookersFromOutside.assume(
@@ -133,10 +130,7 @@ final class MoveFieldPlan {
 
   private void seenFrom(TypeElement type, String place) {
     Sight sight = new Sight(type, program.elements());
-    AccessLevel level =
-        sight.isWithinSameOutermost(target.element())
-            ? AccessLevel.PRIVATE
-            : sight.isNear(target.element()) ? AccessLevel.PACKAGE : AccessLevel.PUBLIC;
+    AccessLevel level = AccessLevel.neededBy(sight, target.element());
     wanted = level.compareTo(wanted) > 0 ? level : wanted;
     widening.open(target.element(), sight, field.name(), place);
   }
@@ -199,14 +193,10 @@ final class MoveFieldPlan {
     inside.addAll(new CodeElsewhere(trees, types, target.element(), true).edits(field.path()));
     inside.addAll(docs(types, start, end));
     inside.removeIf(each -> each.start() < start || each.end() > end);
-    edits.of(trees.path()).stream()
-        .filter(each -> each.start() >= start && each.end() <= end)
-        .forEach(
-            named -> {
-              inside.removeIf(each -> each.start() < named.end() && named.start() <= each.start());
-              inside.add(named);
-            });
-    edits.of(trees.path()).removeIf(each -> each.start() >= start && each.end() <= end);
+    for (Replacement named : edits.take(trees.path(), start, end)) {
+      inside.removeIf(each -> each.start() < named.end() && named.start() <= each.start());
+      inside.add(named);
+    }
     Sight sight = new Sight(target.element(), program.elements());
     for (Element each : CodeElsewhere.named(trees, field.path())) {
       if (!each.equals(field.element())) {

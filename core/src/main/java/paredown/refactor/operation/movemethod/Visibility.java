@@ -46,10 +46,7 @@ final class Visibility {
   /** Notes that code of a class calls the method in its new place. */
   void seenFrom(TypeElement caller) {
     Sight sight = new Sight(caller, route.program().elements());
-    AccessLevel level =
-        sight.isWithinSameOutermost(target.element())
-            ? AccessLevel.PRIVATE
-            : sight.isNear(target.element()) ? AccessLevel.PACKAGE : AccessLevel.PUBLIC;
+    AccessLevel level = AccessLevel.neededBy(sight, target.element());
     if (level.compareTo(wanted) > 0) {
       wanted = level;
     }

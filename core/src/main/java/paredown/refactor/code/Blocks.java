@@ -1,0 +1,29 @@
+package paredown.refactor.code;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import java.util.List;
+
+/** What statements follow each other in: blocks, and the groups of cases that are like them. */
+public final class Blocks {
+  private Blocks() {}
+
+  /** The statements of a block or of a case's group; empty for everything else. */
+  public static List<? extends StatementTree> statements(Tree tree) {
+    if (tree instanceof BlockTree block) {
+      return block.getStatements();
+    }
+    return tree instanceof CaseTree group && group.getStatements() != null
+        ? group.getStatements()
+        : List.of();
+  }
+
+  /** Whether a tree is a statement of a block, so that another can stand in front of it. */
+  public static boolean holds(TreePath statement) {
+    return statement.getLeaf() instanceof StatementTree
+        && statements(statement.getParentPath().getLeaf()).contains(statement.getLeaf());
+  }
+}
