@@ -1,6 +1,7 @@
 package paredown.gate;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -39,5 +40,20 @@ class TestReportsTest {
     TestReports reports = new TestReports(List.of(folder, folder.resolve("gone")));
     report("a", 2000);
     assertEquals("1 test class", reports.soFar());
+  }
+
+  @Test
+  void doesNotReadWhatAReportNamesOutside() throws IOException {
+    Path secret = Files.writeString(folder.resolve("secret"), "tides");
+    String entity = "<!DOCTYPE t [<!ENTITY e SYSTEM '" + secret.toUri() + "'>]>";
+    String failed = "<testcase classname='A' name='b'><failure>&e;</failure></testcase>";
+    Path file = folder.resolve("TEST-a.xml");
+    TestReports reports = new TestReports(List.of(folder));
+    Files.writeString(file, entity + "<testsuite>" + failed + "</testsuite>");
+    try {
+      assertFalse(reports.results().toString().contains("tides"));
+    } catch (IOException refused) {
+      assertFalse(refused.getMessage().contains("tides"));
+    }
   }
 }
