@@ -42,6 +42,7 @@ final class ChangeJson {
       file.movedFrom().ifPresent(old -> each.put("movedFrom", old));
       each.put("file", file.path())
           .put("created", file.isNew())
+          .put("deleted", file.isDeleted())
           .put("added", diff.added())
           .put("removed", diff.removed())
           .put("diff", new String(diff.bytes(), file.after().charset()));

@@ -73,8 +73,15 @@ final class Diff {
     String what =
         file.isNew()
             ? "new file mode 100644\n"
-            : old.equals(path) ? "" : "rename from %s\nrename to %s\n".formatted(old, path);
-    return "diff --git a/%s b/%s\n%s--- %s\n+++ b/%s\n"
-        .formatted(old, path, what, file.isNew() ? "/dev/null" : "a/" + old, path);
+            : file.isDeleted()
+                ? "deleted file mode 100644\n"
+                : old.equals(path) ? "" : "rename from %s\nrename to %s\n".formatted(old, path);
+    return "diff --git a/%s b/%s\n%s--- %s\n+++ %s\n"
+        .formatted(
+            old,
+            path,
+            what,
+            file.isNew() ? "/dev/null" : "a/" + old,
+            file.isDeleted() ? "/dev/null" : "b/" + path);
   }
 }

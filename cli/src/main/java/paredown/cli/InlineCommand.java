@@ -3,6 +3,7 @@ package paredown.cli;
 import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
+import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.inlinefield.InlineField;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
@@ -22,14 +23,15 @@ import picocli.CommandLine.Parameters;
       "",
       "Examples:",
       "  pare inline variable 'Tide#depthAt#fallen'",
-      "  pare inline method FerryDesk#money"
+      "  pare inline method FerryDesk#money",
+      "  pare inline class VesselDirectory"
     },
     subcommands = {
       InlineCommand.OfMethod.class,
       InlineCommand.OfVariable.class,
       InlineCommand.OfConstant.class,
       InlineCommand.OfField.class,
-      NotYetCommand.Inline.class
+      InlineCommand.OfClass.class
     })
 final class InlineCommand extends PareCommand {
 
@@ -37,7 +39,7 @@ final class InlineCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         "Inline what?",
-        "Try --help of pare inline method, inline variable, inline constant, inline field.");
+        "Try --help of pare inline class, inline method, inline variable, inline constant, inline field.");
   }
 
   /** Puts the code of a method where the method is called. */
@@ -206,6 +208,55 @@ final class InlineCommand extends PareCommand {
     @Override
     boolean isConstant() {
       return false;
+    }
+  }
+
+  /** Puts what a class has where it is used. */
+  @Command(
+      name = "class",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Puts what a class has where it is used, and takes the class away with its file.",
+        "A subclass that adds nothing becomes its superclass; of a class that only passes on, callers",
+        "ask what is behind it; the members of a class whose one object another class holds become",
+        "members of that."
+      },
+      footer = {
+        "",
+        "Examples:",
+        "  pare inline class VesselDirectory",
+        "  pare inline class VesselDirectory --into Fleet",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfClass extends ChangeCommand {
+    @Parameters(
+        paramLabel = "TYPE",
+        description = "The class, with as much of its package as leaves one meaning.")
+    private String type;
+
+    @Option(
+        names = "--into",
+        paramLabel = "TYPE",
+        description = "The class that takes its place, where there is a choice.")
+    private String into;
+
+    @Option(
+        names = "--accept",
+        paramLabel = "REFUSAL",
+        split = ",",
+        description = {
+          "Refusals to overrule, since you know better: serialized,",
+          "mapped-class, reflected, named-elsewhere."
+        })
+    private List<String> accepted = List.of();
+
+    @Override
+    Preview preview(Session session) {
+      return session.preview(
+          new InlineClass(
+              type, Optional.ofNullable(into), Accepted.of(accepted, InlineClass.acceptable())));
     }
   }
 }

@@ -17,11 +17,8 @@ abstract class NotYetCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         spec.qualifiedName() + " is not there yet.",
-        "What there is: pare survey, why, mend, extract class, extract method, extract variable, extract constant, inline method, inline variable, inline constant, inline field, move method, move field, move class, rename, order members, accept, steps, undo, test, demo.");
+        "What there is: pare survey, why, mend, extract class, extract method, extract variable, extract constant, inline class, inline method, inline variable, inline constant, inline field, move method, move field, move class, rename, order members, accept, steps, undo, test, demo.");
   }
-
-  @Command(name = "class", hidden = true, description = "Not there yet.")
-  static final class Inline extends NotYetCommand {}
 
   @Command(
       name = "field",

@@ -54,7 +54,7 @@ final class PreviewText {
                   Columns.pad(file.path(), width),
                   diff.added(),
                   diff.removed(),
-                  file.isNew() ? "new" : was(file))
+                  file.isNew() ? "new" : file.isDeleted() ? "deleted" : was(file))
               .stripTrailing());
       text.append('\n');
     }

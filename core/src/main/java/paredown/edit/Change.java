@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import paredown.program.Sources;
 import paredown.project.Fingerprint;
 import paredown.text.SourceText;
@@ -14,13 +15,14 @@ import paredown.text.SourceText;
  * A change is what a refactoring would do to the files, not yet written.
  *
  * @param summary one sentence of what happens
- * @param files the files it creates and edits, in the order of their paths
+ * @param files the files it creates, edits and deletes, in the order of their paths
  * @param became the key of each symbol that is another now, and what it is
  * @param becameForSelf the same for members that stay as delegates: code that moved with them and
  *     asked its own instance means the moved one; and for type variables that the moved code's new
  *     class has as well
  * @param renamedTypes the binary name of each type that has another now, and the new one; keys and
- *     types are compared as if it had the old one still
+ *     types are compared as if it had the old one still, or the new one where another type had that
+ *     already
  * @param affected the files whose meaning the change could touch, those it edits among them
  * @param report what a reader wants to know beside the text
  */
@@ -94,7 +96,8 @@ public record Change(
 
   /** The sources with this change done, in memory. */
   public Sources after(Sources before) {
-    return before.after(files.stream().map(ChangedFile::after).toList(), gone());
+    return before.after(
+        files.stream().filter(file -> !file.isDeleted()).map(ChangedFile::after).toList(), gone());
   }
 
   /** The changed file that has a path afterwards. */
@@ -111,9 +114,11 @@ public record Change(
 
   /** The paths that hold no file afterwards, and did before. */
   public Set<String> gone() {
-    return files.stream()
-        .flatMap(file -> file.movedFrom().stream())
-        .filter(path -> file(path).isEmpty())
-        .collect(Collectors.toSet());
+    Stream<String> deleted = files.stream().filter(ChangedFile::isDeleted).map(ChangedFile::path);
+    Stream<String> moved =
+        files.stream()
+            .flatMap(file -> file.movedFrom().stream())
+            .filter(path -> file(path).isEmpty());
+    return Stream.concat(deleted, moved).collect(Collectors.toSet());
   }
 }

@@ -5,7 +5,8 @@ import java.util.Optional;
 import paredown.text.SourceText;
 
 /**
- * A changed file is one file as a change would leave it, with the origin of all its text.
+ * A changed file is one file as a change would leave it, with the origin of all its text. One that
+ * would hold nothing is deleted.
  *
  * @param path where it is afterwards
  * @param before its text so far, with the path that it had; empty where the change creates it
@@ -40,6 +41,11 @@ public record ChangedFile(
 
   public boolean isNew() {
     return before.isEmpty();
+  }
+
+  /** Whether it goes: a file that would hold nothing is not there afterwards. */
+  public boolean isDeleted() {
+    return after.text().isEmpty();
   }
 
   /** The path that it had where it has another now; empty for all others. */

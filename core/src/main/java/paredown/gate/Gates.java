@@ -3,6 +3,7 @@ package paredown.gate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import paredown.edit.Change;
@@ -20,16 +21,20 @@ public final class Gates {
    * @param before the affected files as they are
    */
   public static Verdict check(Program before, Change change) {
+    Map<String, String> merged = merged(before, change);
+    return check(before.calling(merged), change, oldNames(change, merged.keySet()));
+  }
+
+  private static Verdict check(Program before, Change change, Map<String, String> oldNames) {
     Map<String, SourceText> texts = new TreeMap<>();
     before.units().forEach(unit -> texts.put(unit.path(), unit.source()));
+    change.gone().forEach(texts::remove);
     for (ChangedFile file : change.files()) {
-      file.movedFrom().ifPresent(texts::remove);
+      if (!file.isDeleted()) {
+        texts.put(file.path(), file.after());
+      }
     }
-    for (ChangedFile file : change.files()) {
-      texts.put(file.path(), file.after());
-    }
-    Program after =
-        Program.attribute(change.after(before.sources()), texts).calling(oldNames(change));
+    Program after = Program.attribute(change.after(before.sources()), texts).calling(oldNames);
     List<String> errors = Compiles.newErrors(before, after, change);
     List<String> dispatch = DispatchKept.breaks(before, after, change);
     List<String> breaks = new ArrayList<>();
@@ -44,8 +49,24 @@ public final class Gates {
     return new Verdict(texts.size(), errors, after.uses().count(), breaks, types, dispatch);
   }
 
-  private static Map<String, String> oldNames(Change change) {
+  /** The types that go, each with the type that was there before and takes its place. */
+  private static Map<String, String> merged(Program before, Change change) {
+    Map<String, String> merged = new TreeMap<>();
+    change
+        .renamedTypes()
+        .forEach(
+            (old, now) -> {
+              if (before.elements().getTypeElement(now.replace('$', '.')) != null) {
+                merged.put(old, now);
+              }
+            });
+    return merged;
+  }
+
+  /** The old name of each type that has one which no type had. */
+  private static Map<String, String> oldNames(Change change, Set<String> merged) {
     return change.renamedTypes().entrySet().stream()
+        .filter(each -> !merged.contains(each.getKey()))
         .collect(Collectors.toMap(Map.Entry::getValue, Map.Entry::getKey));
   }
 }

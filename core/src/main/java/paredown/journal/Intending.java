@@ -67,6 +67,11 @@ final class Intending {
   private List<Step.Entry> saved(Change change, Path part) throws IOException {
     List<Step.Entry> entries = new ArrayList<>();
     for (ChangedFile file : change.files()) {
+      if (file.isDeleted()) {
+        String before = original(file.path(), part, entries.size());
+        entries.add(new Step.Entry(file.path(), before, ""));
+        continue;
+      }
       Path saved = part.resolve(StepFolders.AFTER).resolve(String.valueOf(entries.size()));
       byte[] after = after(file);
       save(saved, after);

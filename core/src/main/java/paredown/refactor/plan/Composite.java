@@ -75,9 +75,26 @@ final class Composite {
   /** Takes a file to what the steps before have made of it. */
   private static void join(Map<String, ChangedFile> files, ChangedFile next) {
     ChangedFile one = next.isNew() ? null : files.remove(next.movedFrom().orElse(next.path()));
+    if (one != null && next.isDeleted()) {
+      gone(files, one);
+      return;
+    }
     ChangedFile joined =
         one == null ? next : ChangedFile.judged(next.path(), one.before(), next.after());
     files.put(next.path(), joined);
+  }
+
+  /** A file that goes in the end goes from where it was in the beginning. */
+  private static void gone(Map<String, ChangedFile> files, ChangedFile one) {
+    one.before()
+        .ifPresent(
+            before ->
+                files.put(
+                    before.path(),
+                    ChangedFile.judged(
+                        before.path(),
+                        one.before(),
+                        new SourceText(before.path(), "", before.charset()))));
   }
 
   private static boolean isAsBefore(ChangedFile file) {

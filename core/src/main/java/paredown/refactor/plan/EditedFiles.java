@@ -42,6 +42,9 @@ public final class EditedFiles {
     SourceText before = source(path);
     ChangedFile draft = Rendering.edited(before, edits, this::source);
     requireEncodable(draft);
+    if (draft.isDeleted()) {
+      return draft;
+    }
     List<Replacement> all = new ArrayList<>(edits);
     UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
     for (Replacement removal : UnusedImports.removals(trees, draft.after())) {

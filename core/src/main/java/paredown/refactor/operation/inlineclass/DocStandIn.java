@@ -1,0 +1,77 @@
+package paredown.refactor.operation.inlineclass;
+
+import java.util.Map;
+import java.util.function.Function;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.code.DocReference;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.use.DocMentions;
+import paredown.refactor.use.OwnerClass;
+
+/** Javadoc that names a type that goes, and its members, by what takes its place. */
+final class DocStandIn {
+  private final OwnerClass gone;
+  private final TypeElement stays;
+  private final Map<String, String> renamed;
+  private final Function<UnitTrees, TypeNames> names;
+  private final Program program;
+
+  /**
+   * @param renamed the key of each member that has another name in the other type, and that name
+   */
+  DocStandIn(
+      OwnerClass gone,
+      TypeElement stays,
+      Map<String, String> renamed,
+      Function<UnitTrees, TypeNames> names) {
+    this.gone = gone;
+    this.stays = stays;
+    this.renamed = renamed;
+    this.names = names;
+    this.program = gone.program();
+  }
+
+  /** The edits of all comments but those that go with the type. */
+  void collect(EditList edits) {
+    int[] own = TypeRemoval.range(gone);
+    DocMentions.of(program, gone.element())
+        .forEach(
+            (file, offsets) ->
+                offsets.stream()
+                    .filter(at -> !file.equals(gone.trees().path()) || at < own[0] || own[1] <= at)
+                    .forEach(at -> edits.add(file, reference(file, at))));
+  }
+
+  private Replacement reference(String file, int at) {
+    UnitTrees trees = new UnitTrees(program, program.unit(file).orElseThrow());
+    String source = trees.source().text();
+    int end = at + gone.element().getSimpleName().length();
+    boolean constructor = source.charAt(at - 1) == '#';
+    int from = at;
+    while (!constructor && DocMentions.isQualifier(source.charAt(from - 1))) {
+      from--;
+    }
+    String said =
+        constructor
+            ? stays.getSimpleName().toString()
+            : names.apply(trees).knownOrFull(stays, null);
+    Written.Text text = Written.text("");
+    for (Use use : program.uses().within(file, from, from + 1)) {
+      text.hereStill(use.kind(), use.key(), use.place());
+      String name = use.kind() == UseKind.DOC ? renamed.get(use.key()) : null;
+      if (name != null) {
+        String whole = source.substring(end, DocReference.end(trees.source(), end));
+        said += whole.replaceFirst("#[\\w$]+", "#" + name);
+        end += whole.length();
+      }
+    }
+    return Replacement.of(from, end, text.text(said).done());
+  }
+}

@@ -1,0 +1,209 @@
+package paredown.refactor.operation.inlineclass;
+
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.util.TreePath;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
+import paredown.edit.Change;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.name.ShownName;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.use.Overruled;
+import paredown.refactor.use.OwnerClass;
+
+/**
+ * A class that only passes on to another, whose object each of its objects is given, so that
+ * callers can as well ask that.
+ */
+final class GoBetween implements Way {
+  private final OwnerClass owner;
+  private final OwnerClass.Field field;
+  private final TypeElement behind;
+  private final Overruled overruled;
+  private final Program program;
+
+  /** What each of its methods asks the other for; null for the one that gives the other. */
+  private final Map<ExecutableElement, ExecutableElement> asked = new LinkedHashMap<>();
+
+  private GoBetween(OwnerClass owner, OwnerClass.Field field, Overruled overruled) {
+    this.owner = owner;
+    this.field = field;
+    this.program = owner.program();
+    this.behind = (TypeElement) program.types().asElement(field.element().asType());
+    this.overruled = overruled;
+  }
+
+  /** A class as a go-between; empty where it is none. */
+  static Optional<GoBetween> of(OwnerClass owner, Overruled overruled) {
+    boolean plain =
+        owner.element().getKind() == ElementKind.CLASS
+            && owner.tree().getExtendsClause() == null
+            && owner.element().getInterfaces().isEmpty()
+            && owner.element().getTypeParameters().isEmpty()
+            && owner.initialisers().isEmpty()
+            && owner.tree().getMembers().stream().noneMatch(ClassTree.class::isInstance)
+            && owner.fields().size() == 1
+            && owner.constructors().size() == 1
+            && !owner.methods().isEmpty();
+    if (!plain) {
+      return Optional.empty();
+    }
+    OwnerClass.Field field = owner.fields().get(0);
+    boolean holds =
+        field.is(Modifier.PRIVATE)
+            && !field.is(Modifier.STATIC)
+            && field.tree().getInitializer() == null
+            && field.element().asType() instanceof DeclaredType type
+            && type.getTypeArguments().isEmpty()
+            && !type.asElement().equals(owner.element())
+            && takes(owner, field);
+    GoBetween found = holds ? new GoBetween(owner, field, overruled) : null;
+    return found != null && found.passesAll() ? Optional.of(found) : Optional.empty();
+  }
+
+  /** Whether all its constructor does is keep the object that it is given. */
+  private static boolean takes(OwnerClass owner, OwnerClass.Field field) {
+    OwnerClass.Method constructor = owner.constructors().get(0);
+    List<? extends StatementTree> statements =
+        constructor.tree().getBody().getStatements().stream()
+            .filter(each -> owner.trees().end(each) > owner.trees().start(each))
+            .filter(
+                each ->
+                    !owner
+                        .source()
+                        .slice(owner.trees().start(each), owner.trees().end(each))
+                        .startsWith("super("))
+            .toList();
+    if (constructor.element().getParameters().size() != 1 || statements.size() != 1) {
+      return false;
+    }
+    UnitTrees trees = owner.trees();
+    TreePath at =
+        new TreePath(
+            new TreePath(constructor.path(), constructor.tree().getBody()), statements.get(0));
+    boolean same =
+        owner
+            .program()
+            .types()
+            .isSameType(
+                constructor.element().getParameters().get(0).asType(), field.element().asType());
+    return same
+        && statements.get(0) instanceof ExpressionStatementTree done
+        && done.getExpression() instanceof AssignmentTree set
+        && PassedOn.isHeld(
+            trees,
+            new TreePath(
+                new TreePath(new TreePath(at, set), set.getVariable()).getParentPath(),
+                set.getVariable()),
+            field.element())
+        && constructor
+            .element()
+            .getParameters()
+            .get(0)
+            .equals(trees.element(new TreePath(new TreePath(at, set), set.getExpression())));
+  }
+
+  private boolean passesAll() {
+    for (OwnerClass.Method method : owner.methods()) {
+      boolean gives =
+          method.element().getParameters().isEmpty()
+              && !method.is(Modifier.STATIC)
+              && PassedOn.value(method)
+                  .filter(path -> PassedOn.isHeld(owner.trees(), path, field.element()))
+                  .isPresent();
+      Optional<PassedOn> passed = PassedOn.of(owner.trees(), method, field.element());
+      if (!gives && passed.isEmpty() || isOfObject(method.element())) {
+        return false;
+      }
+      asked.put(method.element(), passed.map(PassedOn::called).orElse(null));
+    }
+    return true;
+  }
+
+  /** Whether a method overrides one of Object's, which anybody may ask for. */
+  private boolean isOfObject(ExecutableElement method) {
+    TypeElement object = program.elements().getTypeElement("java.lang.Object");
+    return object.getEnclosedElements().stream()
+        .filter(ExecutableElement.class::isInstance)
+        .anyMatch(
+            each ->
+                program.elements().overrides(method, (ExecutableElement) each, owner.element()));
+  }
+
+  @Override
+  public Set<String> affected() {
+    return program
+        .sources()
+        .index()
+        .filesWith(
+            asked.keySet().stream()
+                .map(each -> each.getSimpleName().toString())
+                .collect(Collectors.toSet()));
+  }
+
+  @Override
+  public TypeElement stays() {
+    return behind;
+  }
+
+  @Override
+  public Change change() {
+    new NamedFromOutside(owner, "inlined", overruled).require();
+    new ShownName(owner, program.sources().index()).assume();
+    EditList edits = new EditList();
+    StandIn standIn = new StandIn(owner, behind, Map.of(), edits);
+    Unwrapped unwrapped = new Unwrapped(owner, asked, standIn, edits);
+    standIn.collect(unwrapped::isMade);
+    unwrapped.collect();
+    standIn.widen();
+    edits.add(
+        owner.trees().path(),
+        TypeRemoval.of(owner, "it only passes on to " + behind.getSimpleName(), List.of()));
+    return new Change(
+        "%s, which only passes on to %s, is gone; callers ask %s itself."
+            .formatted(owner.writtenName(), behind.getSimpleName(), behind.getSimpleName()),
+        new EditedFiles(program).of(edits),
+        became(),
+        Map.of(),
+        Map.of(owner.binaryName(), program.symbols().binary(behind)),
+        ReadableFiles.paths(program),
+        new Change.Report(TypeRemoval.api(owner), standIn.wider(), List.of(), overruled.notes())
+            .assuming(owner.assumptions().all()));
+  }
+
+  /** What a name that stays as it is means then. */
+  private Map<String, String> became() {
+    Map<String, String> became = new LinkedHashMap<>();
+    String now = program.symbols().binary(behind);
+    Symbols symbols = program.symbols();
+    became.put(symbols.key(owner.element()), symbols.key(behind));
+    asked.forEach(
+        (method, called) -> {
+          if (called != null) {
+            String key = symbols.key(method);
+            became.put(key, symbols.key(called));
+            if (method.getSimpleName().equals(called.getSimpleName())) {
+              became.put(key.replace(owner.binaryName(), now), symbols.key(called));
+            }
+          }
+        });
+    return became;
+  }
+}

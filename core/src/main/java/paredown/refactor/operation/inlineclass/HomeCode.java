@@ -1,0 +1,270 @@
+package paredown.refactor.operation.inlineclass;
+
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.List;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Carried;
+import paredown.edit.Indent;
+import paredown.edit.Replacement;
+import paredown.edit.Self;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.carry.Layout;
+import paredown.refactor.code.DocReference;
+import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.Sight;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.Widening;
+import paredown.refactor.use.OwnerClass;
+
+/** The code of a held object's class as it stands in the class that holds it. */
+final class HomeCode {
+  private final OwnerClass gone;
+  private final OwnerClass home;
+  private final HomeNames names;
+  private final TypeNames types;
+  private final Widening widening;
+  private final UnitTrees trees;
+  private final Program program;
+
+  HomeCode(OwnerClass gone, OwnerClass home, HomeNames names, TypeNames types, Widening widening) {
+    this.gone = gone;
+    this.home = home;
+    this.names = names;
+    this.types = types;
+    this.widening = widening;
+    this.trees = gone.trees();
+    this.program = gone.program();
+  }
+
+  /**
+   * A range of the old class in the new one.
+   *
+   * @param code what stands in the range, as far as it is code
+   * @param more other edits within
+   */
+  Carried carried(int start, int end, List<TreePath> code, List<Replacement> more) {
+    List<Replacement> inside = new ArrayList<>(more);
+    code.forEach(each -> inside.addAll(edits(each)));
+    inside.addAll(docs(start, end));
+    inside.removeIf(each -> each.start() < start || each.end() > end);
+    Layout from = Layout.of(gone);
+    Layout to = Layout.of(home, from.unit());
+    String lineEnd = gone.source().lineEnd().equals(to.lineEnd()) ? "" : to.lineEnd();
+    Indent indent =
+        new Indent(from.member(), to.member(), new Indent.Level(from.unit(), to.unit()), lineEnd);
+    return new Carried(
+        trees.path(), start, end, inside, indent, new Self(gone.binaryName(), home.binaryName()));
+  }
+
+  private List<Replacement> edits(TreePath code) {
+    List<Replacement> edits = new ArrayList<>();
+    CodeElsewhere elsewhere = new CodeElsewhere(trees, types, home.element(), true);
+    Sight sight = new Sight(home.element(), program.elements());
+    for (Element each : CodeElsewhere.named(trees, code)) {
+      if (!isOwn(each)) {
+        widening.open(each, sight, gone.simpleName(), trees.place(code.getLeaf()));
+      }
+    }
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        if (trees.end(tree) >= 0) {
+          identifier(tree, getCurrentPath());
+        }
+        return null;
+      }
+
+      private void identifier(IdentifierTree tree, TreePath path) {
+        Element element = trees.element(path);
+        String word = tree.getName().toString();
+        if (word.equals("this") || word.equals("super")) {
+          requireAsking(path, word);
+        } else if (gone.element().equals(element)) {
+          edits.add(itself(path));
+        } else if (isOwn(element)) {
+          member(element, trees.start(tree));
+        } else if (element instanceof TypeElement) {
+          edits.add(elsewhere.type(path));
+        } else if (element != null && isMember(element)) {
+          other(element, path);
+        }
+      }
+
+      private void other(Element element, TreePath path) {
+        boolean fixed = element.getModifiers().contains(Modifier.STATIC);
+        boolean around = isAround((TypeElement) element.getEnclosingElement());
+        if (fixed && !around && !CodeElsewhere.isLabel(element, path)) {
+          edits.add(elsewhere.qualified(path));
+        } else if (!fixed && isOfSelf(path)) {
+          throw refused(
+              "its code asks its object for " + element.getSimpleName() + ", which any object has",
+              path.getLeaf());
+        }
+      }
+
+      @Override
+      public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
+        if (isOwn(trees.element(getCurrentPath()))) {
+          member(trees.element(getCurrentPath()), trees.end(tree) - tree.getIdentifier().length());
+        }
+        return super.visitMemberSelect(tree, null);
+      }
+
+      @Override
+      public Void visitMemberReference(MemberReferenceTree tree, Void unused) {
+        if (isOwn(trees.element(getCurrentPath()))) {
+          member(trees.element(getCurrentPath()), trees.end(tree) - tree.getName().length());
+        }
+        return super.visitMemberReference(tree, null);
+      }
+
+      private void member(Element element, int at) {
+        if (names.isRenamed(element)) {
+          edits.add(renamed(element, at));
+        }
+      }
+    }.scan(code, null);
+    return edits;
+  }
+
+  /** A member by its new name; the object that it is asked of is another's, too. */
+  private Replacement renamed(Element element, int at) {
+    Written.Text text = Written.text("");
+    for (Use use : program.uses().within(trees.path(), at, at + 1)) {
+      if (use.kind() == UseKind.RECEIVER) {
+        text.here(use.kind(), Symbols.typeKey(home.binaryName()), use.place());
+      }
+    }
+    text.name(names.of(element), names.key(element), Rewriting.name(trees, at));
+    return Replacement.of(at, at + element.getSimpleName().length(), text.done());
+  }
+
+  /** The name of the class itself, in front of {@code this} or of a static member. */
+  private Replacement itself(TreePath path) {
+    TreePath around = path.getParentPath();
+    boolean asks =
+        around.getLeaf() instanceof MemberSelectTree
+            && !(trees.element(around) instanceof TypeElement);
+    if (!asks) {
+      throw refused("its code needs the class itself", path.getLeaf());
+    }
+    int start = trees.start(path.getLeaf());
+    Written.Text text = Written.text("");
+    types.write(text, home.element(), home.element(), Rewriting.name(trees, start));
+    return new Replacement(start, trees.end(path.getLeaf()), List.of(text.done()), List.of());
+  }
+
+  /** {@code this} may be asked for a member, and nothing else. */
+  private void requireAsking(TreePath path, String word) {
+    TreePath around = path.getParentPath();
+    boolean ofOther = !gone.element().equals(trees.classAround(path));
+    boolean asks =
+        around.getLeaf() instanceof MemberSelectTree && isOwn(trees.element(around))
+            || around.getLeaf() instanceof MemberReferenceTree && isOwn(trees.element(around));
+    if (!asks && !ofOther) {
+      throw refused(
+          word.equals("this")
+              ? "its code hands out its object"
+              : "its code asks for what any object has",
+          path.getLeaf());
+    }
+  }
+
+  private Refused refused(String why, Tree place) {
+    return Refused.advising(
+        RefusalKind.THIS_ESCAPES,
+        "%s cannot be inlined into %s: %s.".formatted(gone.writtenName(), home.writtenName(), why),
+        "",
+        trees.place(place));
+  }
+
+  /** Whether a name is asked of the object itself, and not of one of a class within. */
+  private boolean isOfSelf(TreePath path) {
+    int at = trees.start(path.getLeaf());
+    return program
+        .uses()
+        .at(trees.path(), at, UseKind.RECEIVER)
+        .filter(use -> use.key().equals(Symbols.typeKey(gone.binaryName())))
+        .isPresent();
+  }
+
+  private boolean isOwn(Element element) {
+    return element != null
+        && isMember(element)
+        && gone.element().equals(element.getEnclosingElement());
+  }
+
+  private static boolean isMember(Element element) {
+    return element.getKind().isField() || element.getKind() == ElementKind.METHOD;
+  }
+
+  /** Whether a class is around the new place, so that its members are known there. */
+  private boolean isAround(TypeElement type) {
+    for (Element at = home.element(); at != null; at = at.getEnclosingElement()) {
+      if (at.equals(type)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** The references of comments, by the names that they have there. */
+  private List<Replacement> docs(int start, int end) {
+    List<Replacement> docs = new ArrayList<>();
+    for (Use use : program.uses().within(trees.path(), start, end)) {
+      if (use.kind() == UseKind.DOC) {
+        reference(use, docs);
+      }
+    }
+    return docs;
+  }
+
+  private void reference(Use use, List<Replacement> docs) {
+    int behind = DocReference.end(gone.source(), use.offset());
+    String said = gone.source().slice(use.offset(), behind);
+    String member = said.contains("#") ? said.substring(said.indexOf('#')) : "";
+    String word = said.substring(0, said.length() - member.length());
+    String binary = use.key().replaceAll("^\\S+ ", "").replaceAll("[#(].*", "");
+    TypeElement type = program.elements().getTypeElement(binary.replace('$', '.'));
+    if (type == null) {
+      return;
+    }
+    boolean own = type.equals(gone.element());
+    if (own && word.isEmpty() && !names.renamed().containsKey(use.key())) {
+      return;
+    }
+    String known =
+        own
+            ? word.isEmpty() ? "" : home.simpleName()
+            : word.isEmpty() ? "" : types.knownOrFull(type, home.element());
+    String name = names.renamed().get(use.key());
+    String rest = name == null ? member : member.replaceFirst("#[\\w$]+", "#" + name);
+    if (!known.equals(word) || !rest.equals(member)) {
+      docs.add(
+          Replacement.of(
+              use.offset(),
+              behind,
+              Written.text("")
+                  .hereStill(UseKind.DOC, use.key(), use.place())
+                  .text(known + rest)
+                  .done()));
+    }
+  }
+}
