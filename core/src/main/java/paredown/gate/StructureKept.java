@@ -274,8 +274,10 @@ final class StructureKept {
   }
 
   private boolean isSelf(Nodes.Node then) {
-    return then.path().getLeaf() instanceof IdentifierTree name
-        && (name.getName().contentEquals("this") || name.getName().contentEquals("super"));
+    Tree tree = then.path().getLeaf();
+    return tree instanceof IdentifierTree name
+            && (name.getName().contentEquals("this") || name.getName().contentEquals("super"))
+        || tree instanceof MemberSelectTree select && select.getIdentifier().contentEquals("this");
   }
 
   private static String type(Program program, TreePath path) {

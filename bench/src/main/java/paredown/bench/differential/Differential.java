@@ -37,10 +37,11 @@ public final class Differential {
   /** The program of a seed, with an operation drawn for it. */
   public static SmallProgram program(String operation, long seed) {
     Random random = new Random(seed * 0x9E3779B97F4A7C15L + 11);
-    var inBody = Draw.IN_BODIES.get(operation);
-    if (inBody != null && random.nextInt(8) > 0) {
-      Map<String, String> files = RandomBody.files(random);
-      String command = inBody.apply(files, random);
+    var own = Draw.WITH_PROGRAMS.get(operation);
+    if (own != null && random.nextInt(8) > 0) {
+      boolean lazy = operation.equals("inline-class");
+      Map<String, String> files = lazy ? RandomLazy.files(random) : RandomBody.files(random);
+      String command = own.apply(files, random);
       return new SmallProgram(operation + "-" + seed, command, files);
     }
     RandomProgram program = new RandomProgram(random);
@@ -53,6 +54,9 @@ public final class Differential {
     Trial trial = Trial.of(program);
     outcomes.merge(trial.outcome(), 1, Integer::sum);
     if (trial.outcome() == Trial.Outcome.USELESS && System.getenv("SHOW_USELESS") != null) {
+      System.out.println(program.text() + trial);
+    }
+    if (trial.outcome() == Trial.Outcome.SAID && System.getenv("SHOW_SAID") != null) {
       System.out.println(program.text() + trial);
     }
     if (trial.outcome() == Trial.Outcome.REFUSED) {

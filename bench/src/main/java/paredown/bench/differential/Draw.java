@@ -26,6 +26,8 @@ interface Draw {
               (program, random) -> extractVariable(program.files(), random),
               "inline-method",
               Draw::inlineMethod,
+              "inline-class",
+              (program, random) -> "inline class " + one(types(program), random),
               "order-members",
               (program, random) -> "order members " + one(types(program), random),
               "rename",
@@ -33,8 +35,8 @@ interface Draw {
               "rename-type",
               Draw::renameType));
 
-  /** The operations on the code of one method, which have programs of their own beside. */
-  Map<String, BiFunction<Map<String, String>, Random, String>> IN_BODIES =
+  /** The operations that have programs of their own, which give them something to do. */
+  Map<String, BiFunction<Map<String, String>, Random, String>> WITH_PROGRAMS =
       new TreeMap<>(
           Map.of(
               "extract-method",
@@ -44,7 +46,10 @@ interface Draw {
               "extract-variable",
               Draw::extractVariable,
               "inline-method",
-              Draw::inlineMethod));
+              Draw::inlineMethod,
+              "inline-class",
+              (files, random) ->
+                  "inline class " + one(List.of("Sub", "Desk", "Part", "Part"), random)));
 
   /** A command as it is typed. */
   String command(RandomProgram program, Random random);

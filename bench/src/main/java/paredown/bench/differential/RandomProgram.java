@@ -12,7 +12,7 @@ import java.util.Random;
  * object tells what it does.
  */
 final class RandomProgram {
-  private static final String LOG =
+  static final String LOG =
       """
       public class Log {
         static int lines;

@@ -88,9 +88,8 @@ public record Trial(Outcome outcome, String before, String after, String detail)
     }
     Map<String, String> changed = new LinkedHashMap<>(program.files());
     judged.change().gone().forEach(path -> changed.remove(path.substring("src/".length())));
-    judged
-        .change()
-        .files()
+    judged.change().files().stream()
+        .filter(file -> !file.isDeleted())
         .forEach(file -> changed.put(file.path().substring("src/".length()), file.after().text()));
     String after = ProgramRun.saidInTheEnd(changed);
     List<String> assumed =

@@ -10,6 +10,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.refactor.operation.movemethod.MoveMethod;
@@ -43,6 +44,9 @@ final class Typed {
     Set<RefusalKind> accepted = EnumSet.noneOf(RefusalKind.class);
     list("--accept")
         .forEach(kind -> accepted.add(RefusalKind.valueOf(kind.toUpperCase().replace('-', '_'))));
+    if (words.get(0).equals("inline") && words.get(1).equals("class")) {
+      return new InlineClass(words.get(2), option("--into"), accepted);
+    }
     if (words.get(0).equals("extract") && words.get(1).equals("method")) {
       return new ExtractMethod(words.get(2), option("--name").orElseThrow());
     }

@@ -50,8 +50,8 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
       throw Refused.advising(
           RefusalKind.INFERRED_TYPE,
           "%s.".formatted(what[1]),
-          "Write the type arguments out there first, or say --delegate keep.",
-          what[0]);
+          "Write the type arguments out there first, or keep a delegate where that is a choice.",
+          new Earlier(List.of(planned.change())).place(what[0]));
     }
     if (!verdict.passed()) {
       explain(refactoring, planned.change(), verdict);

@@ -126,6 +126,7 @@ final class HeldObject implements Way {
     HomeNames names = new HomeNames(gone, home, held.element());
     HeldUses uses = new HeldUses(gone, home, held, names);
     Map<TreePath, TreePath> settings = uses.settings();
+    new HeldStart(gone, home, held).require(settings.keySet());
     MadeHere.Reading reading = new MadeHere.Reading(gone, home.trees());
     Map<TreePath, MadeHere> made = new LinkedHashMap<>();
     settings.forEach((statement, value) -> made.put(statement, reading.of(value)));
@@ -177,16 +178,12 @@ final class HeldObject implements Way {
   private List<String> notes(HomeNames names, HomeText text) {
     List<String> notes = new ArrayList<>(overruled.notes());
     names
-        .renamed()
+        .clashing()
         .forEach(
-            (key, name) ->
+            each ->
                 notes.add(
-                    "%s is %s in %s, which has another %s or a better name for it."
-                        .formatted(
-                            key.replaceAll("^.*#|\\(.*", ""),
-                            name,
-                            home.simpleName(),
-                            key.replaceAll("^.*#|\\(.*", ""))));
+                    "%s is %s in %s, which has a member of that name already."
+                        .formatted(each.getSimpleName(), names.of(each), home.simpleName())));
     if (!text.unused().isEmpty()) {
       notes.add(
           "Nobody calls %s of %s, so that it goes."

@@ -150,7 +150,9 @@ final class HeldUses {
       text.text(reference ? "::" : "").name(names.of(member), names.key(member), place);
       return Rewriting.of(trees, from, end, WHY, text.done());
     }
-    String qualifier = new Shadows(use, names.of(member)).qualifier();
+    // Only variables stand in front of a field; a method is looked for among methods.
+    String qualifier =
+        member.getKind().isField() ? new Shadows(use, names.of(member)).qualifier() : "";
     String asked =
         program.uses().at(use.file(), use.offset(), UseKind.RECEIVER).map(Use::key).orElseThrow();
     if (reference || !qualifier.isEmpty()) {

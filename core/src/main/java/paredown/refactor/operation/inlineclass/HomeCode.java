@@ -212,7 +212,10 @@ final class HomeCode {
   }
 
   private static boolean isMember(Element element) {
-    return element.getKind().isField() || element.getKind() == ElementKind.METHOD;
+    // The compiler takes this and super for fields.
+    String name = element.getSimpleName().toString();
+    boolean self = name.equals("this") || name.equals("super");
+    return element.getKind().isField() && !self || element.getKind() == ElementKind.METHOD;
   }
 
   /** Whether a class is around the new place, so that its members are known there. */

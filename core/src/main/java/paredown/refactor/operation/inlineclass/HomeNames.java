@@ -134,6 +134,13 @@ final class HomeNames {
     return keys;
   }
 
+  /** The members that have another name, since theirs is taken. */
+  List<Element> clashing() {
+    return names.keySet().stream()
+        .filter(each -> isRenamed(each) && passer(each).isEmpty())
+        .toList();
+  }
+
   /** The key of each member with another name, and that name. */
   Map<String, String> renamed() {
     Map<String, String> renamed = new LinkedHashMap<>();

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
 import paredown.edit.Carried;
 import paredown.edit.Copied;
 import paredown.edit.Piece;
@@ -18,6 +19,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.Landing;
 import paredown.refactor.carry.Layout;
+import paredown.refactor.carry.StaticFieldPlace;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.Rewriting;
@@ -135,42 +137,72 @@ final class HomeText {
     return piece;
   }
 
-  /** The fields stand where the object was declared. */
+  /** The fields stand where the object was declared, and constants with those of the home. */
   private void fields(MadeHere declared) {
+    List<Carried> own = fields(false, declared);
+    List<Carried> fixed = fields(true, declared);
+    SourceText source = home.source();
+    MemberRange range = held.range();
+    if (own.isEmpty()) {
+      int[] gap = MemberRange.withGap(source, new int[] {range.start(), range.end()});
+      replace(gap[0], gap[1], List.of());
+    } else {
+      // A comment on the object stays where no comment of its first field takes its place.
+      boolean told = !gone.source().text().startsWith("/", own.get(0).start());
+      int start = told ? range.declaration() : firstSign(source, range.start());
+      replace(start, range.declarationEnd(), onLines(own));
+    }
+    if (!fixed.isEmpty()) {
+      StaticFieldPlace place = StaticFieldPlace.of(home);
+      List<Piece> pieces = new ArrayList<>(onLines(fixed));
+      pieces.add(0, Written.plain(place.before()));
+      pieces.add(Written.plain(place.behind()));
+      edits.add(home.trees().path(), new Replacement(place.at(), place.at(), pieces, List.of()));
+    }
+  }
+
+  private void replace(int start, int end, List<Piece> pieces) {
+    Replacement removal = Rewriting.removal(home.trees(), start, end, WHY, given);
+    edits.add(home.trees().path(), new Replacement(start, end, pieces, removal.dropped(), WHY));
+  }
+
+  private List<Piece> onLines(List<Carried> fields) {
     Layout layout = Layout.of(home, Layout.of(gone).unit());
     List<Piece> pieces = new ArrayList<>();
+    for (Carried each : fields) {
+      if (!pieces.isEmpty()) {
+        pieces.add(Written.plain(layout.lineEnd() + layout.member()));
+      }
+      pieces.add(each);
+    }
+    return pieces;
+  }
+
+  /** The declarations of fields of the class, or of those of its object. */
+  private List<Carried> fields(boolean fixed, MadeHere declared) {
+    List<Carried> fields = new ArrayList<>();
     Set<Integer> done = new HashSet<>();
     for (OwnerClass.Field field : gone.fields()) {
-      if (done.add(field.range().declaration())) {
-        if (!pieces.isEmpty()) {
-          pieces.add(Written.plain(layout.lineEnd() + layout.member()));
-        }
-        pieces.add(field(field, declared));
+      if (field.is(Modifier.STATIC) == fixed && done.add(field.range().declaration())) {
+        fields.add(field(field, declared));
       }
     }
-    MemberRange range = held.range();
-    if (pieces.isEmpty()) {
-      int[] gap = MemberRange.withGap(home.source(), new int[] {range.start(), range.end()});
-      edits.add(
-          home.trees().path(),
-          Rewriting.removal(home.trees(), gap[0], gap[1], WHY, List.of()).proving(WHY));
-    } else {
-      edits.add(
-          home.trees().path(),
-          Rewriting.of(
-                  home.trees(), range.declaration(), range.declarationEnd(), WHY, pieces, given)
-              .proving(WHY));
+    return fields;
+  }
+
+  private static int firstSign(SourceText source, int from) {
+    int start = from;
+    while (Character.isWhitespace(source.text().charAt(start))) {
+      start++;
     }
+    return start;
   }
 
   /** A field, or several that are declared together. */
   private Carried field(OwnerClass.Field first, MadeHere declared) {
     SourceText source = gone.source();
     MemberRange range = first.range();
-    int start = range.start();
-    while (Character.isWhitespace(source.text().charAt(start))) {
-      start++;
-    }
+    int start = firstSign(source, range.start());
     int end = range.end();
     while (Character.isWhitespace(source.text().charAt(end - 1))) {
       end--;
