@@ -53,6 +53,7 @@ public final class Sweep {
           Map.entry("extract-class", ExtractClassSites::new),
           Map.entry("extract-method", ExtractMethodSites::new),
           Map.entry("inline-variable", InlineVariableSites::new),
+          Map.entry("inline-class", InlineClassSites::new),
           Map.entry("inline-method", InlineMethodSites::new),
           Map.entry("inline-field", InlineFieldSites::new),
           Map.entry("move-field", MoveFieldSites::new),

@@ -84,6 +84,10 @@ final class BindingsKept {
     Provenance.Origin old = origin.get();
     Optional<Use> was = before.uses().at(old.file(), old.offset(), use.kind());
     if (was.isEmpty()) {
+      if (use.kind() == UseKind.CONSTANT && isCarried(old)) {
+        // A final variable that is given its value where it stands now; the value was carried, too.
+        return;
+      }
       broke(place(use) + " is bound to " + use.key() + ", and was not bound before");
       return;
     }
@@ -99,6 +103,10 @@ final class BindingsKept {
     if (!repeated || use.kind() == UseKind.OVERRIDES) {
       account(was.get().place());
     }
+  }
+
+  private static boolean isCarried(Provenance.Origin origin) {
+    return origin.run() != null && origin.run().kind() == Run.Kind.CARRIED;
   }
 
   private String expected(Use was, Use use, Run run) {

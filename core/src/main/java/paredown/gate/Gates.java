@@ -34,6 +34,10 @@ public final class Gates {
         texts.put(file.path(), file.after());
       }
     }
+    if (texts.isEmpty()) {
+      // All that it could touch is gone, and nothing is left that could say something else.
+      return new Verdict(0, List.of(), 0, List.of(), List.of(), List.of());
+    }
     Program after = Program.attribute(change.after(before.sources()), texts).calling(oldNames);
     List<String> errors = Compiles.newErrors(before, after, change);
     List<String> dispatch = DispatchKept.breaks(before, after, change);

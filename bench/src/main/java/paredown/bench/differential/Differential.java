@@ -60,6 +60,9 @@ public final class Differential {
       System.out.println(program.text() + trial);
     }
     if (trial.outcome() == Trial.Outcome.REFUSED) {
+      if (System.getenv("SHOW_REFUSED") != null) {
+        System.out.println(program.name() + " " + program.command() + " | " + trial.detail());
+      }
       refusals.merge(trial.detail().replaceAll(":.*", ""), 1, Integer::sum);
     }
     if (trial.isFailure()) {

@@ -7,7 +7,6 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.code.DocReference;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
@@ -19,21 +18,22 @@ import paredown.refactor.use.OwnerClass;
 final class DocStandIn {
   private final OwnerClass gone;
   private final TypeElement stays;
-  private final Map<String, String> renamed;
+  private final Map<String, String> keys;
   private final Function<UnitTrees, TypeNames> names;
   private final Program program;
 
   /**
-   * @param renamed the key of each member that has another name in the other type, and that name
+   * @param keys of the members of the type that goes, each with the one that it has then; the
+   *     gates' own tell of the others
    */
   DocStandIn(
       OwnerClass gone,
       TypeElement stays,
-      Map<String, String> renamed,
+      Map<String, String> keys,
       Function<UnitTrees, TypeNames> names) {
     this.gone = gone;
     this.stays = stays;
-    this.renamed = renamed;
+    this.keys = keys;
     this.names = names;
     this.program = gone.program();
   }
@@ -64,11 +64,15 @@ final class DocStandIn {
             : names.apply(trees).knownOrFull(stays, null);
     Written.Text text = Written.text("");
     for (Use use : program.uses().within(file, from, from + 1)) {
-      text.hereStill(use.kind(), use.key(), use.place());
-      String name = use.kind() == UseKind.DOC ? renamed.get(use.key()) : null;
-      if (name != null) {
+      String now = keys.get(use.key());
+      if (now == null) {
+        text.hereStill(use.kind(), use.key(), use.place());
+        continue;
+      }
+      text.here(use.kind(), now, use.place());
+      if (now.contains("#")) {
         String whole = source.substring(end, DocReference.end(trees.source(), end));
-        said += whole.replaceFirst("#[\\w$]+", "#" + name);
+        said += whole.replaceFirst("#[\\w$]+", now.replaceAll("^.*(#[^(]+).*", "$1"));
         end += whole.length();
       }
     }

@@ -76,7 +76,7 @@ final class GivenMore {
     return true;
   }
 
-  /** The calls of subclasses' constructors, which cannot give more yet. */
+  /** The calls of subclasses' constructors give the constants, too. */
   void others() {
     boolean all = calls.values().stream().allMatch(ParentCall::isSame);
     for (Unit unit : all ? List.<Unit>of() : List.copyOf(program.units())) {
@@ -84,16 +84,32 @@ final class GivenMore {
       new TreePathScanner<Void, Void>() {
         @Override
         public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-          if (tree.getMethodSelect() instanceof IdentifierTree) {
-            Element called = trees.element(new TreePath(getCurrentPath(), tree.getMethodSelect()));
-            if (!standIn.isWithin(getCurrentPath())) {
-              requireSame(calls.get(called), trees, getCurrentPath());
-            }
+          if (tree.getMethodSelect() instanceof IdentifierTree
+              && !standIn.isWithin(getCurrentPath())) {
+            above(trees, getCurrentPath(), tree);
           }
           return super.visitMethodInvocation(tree, null);
         }
       }.scan(unit.tree(), null);
     }
+  }
+
+  private void above(UnitTrees trees, TreePath path, MethodInvocationTree tree) {
+    ParentCall call = calls.get(trees.element(new TreePath(path, tree.getMethodSelect())));
+    int start = trees.start(tree.getMethodSelect());
+    int end = trees.end(tree.getMethodSelect());
+    if (call == null || call.isSame()) {
+      return;
+    }
+    if (end < 0) {
+      requireSame(call, trees, path);
+    }
+    Written name =
+        Written.text("")
+            .name("super", program.symbols().key(call.constructor()), Rewriting.name(trees, start))
+            .done();
+    edits.add(trees.path(), Replacement.of(start, end, name));
+    give(trees, path, tree.getArguments(), call, end);
   }
 
   private void requireSame(ParentCall call, UnitTrees trees, TreePath at) {

@@ -16,7 +16,6 @@ import paredown.edit.Change;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.program.Program;
-import paredown.program.Symbols;
 import paredown.program.Unit;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -129,9 +128,10 @@ final class HeldObject implements Way {
     new HeldStart(gone, home, held).require(settings.keySet());
     MadeHere.Reading reading = new MadeHere.Reading(gone, home.trees());
     Map<TreePath, MadeHere> made = new LinkedHashMap<>();
-    settings.forEach((statement, value) -> made.put(statement, reading.of(value)));
+    settings.forEach((statement, value) -> made.put(statement, reading.of(value, false)));
     if (held.tree().getInitializer() != null) {
-      made.put(held.path(), reading.of(new TreePath(held.path(), held.tree().getInitializer())));
+      made.put(
+          held.path(), reading.of(new TreePath(held.path(), held.tree().getInitializer()), true));
     }
     EditList edits = new EditList();
     Widening widening = new Widening(program);
@@ -140,7 +140,7 @@ final class HeldObject implements Way {
     HomeCode code = new HomeCode(gone, home, names, types, widening);
     HomeText text = new HomeText(gone, home, held, names, code, edits);
     List<Piece> carried = text.collect(made);
-    new DocStandIn(gone, home.element(), names.renamed(), this::docNames).collect(edits);
+    new DocStandIn(gone, home.element(), names.keysWithClass(), this::docNames).collect(edits);
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       List<Replacement> added =
@@ -152,12 +152,10 @@ final class HeldObject implements Way {
         gone.trees().path(),
         TypeRemoval.of(gone, "its members are %s's now".formatted(home.simpleName()), carried));
     assume(names);
-    Map<String, String> became = new LinkedHashMap<>(names.keys());
-    became.put(Symbols.typeKey(gone.binaryName()), Symbols.typeKey(home.binaryName()));
     return new Change(
         "%s has what %s had, and that is gone.".formatted(home.writtenName(), gone.writtenName()),
         new EditedFiles(program).of(edits),
-        became,
+        names.keys(),
         Map.of(),
         ReadableFiles.paths(program),
         new Change.Report(

@@ -2,6 +2,7 @@ package paredown.refactor.operation.inlineclass;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.MemberReferenceTree;
@@ -14,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
@@ -150,9 +152,7 @@ final class HeldUses {
       text.text(reference ? "::" : "").name(names.of(member), names.key(member), place);
       return Rewriting.of(trees, from, end, WHY, text.done());
     }
-    // Only variables stand in front of a field; a method is looked for among methods.
-    String qualifier =
-        member.getKind().isField() ? new Shadows(use, names.of(member)).qualifier() : "";
+    String qualifier = qualifier(use, member);
     String asked =
         program.uses().at(use.file(), use.offset(), UseKind.RECEIVER).map(Use::key).orElseThrow();
     if (reference || !qualifier.isEmpty()) {
@@ -167,6 +167,29 @@ final class HeldUses {
     }
     text.name(names.of(member), names.key(member), place);
     return Rewriting.of(trees, trees.start(around.getLeaf()), end, WHY, text.done());
+  }
+
+  /**
+   * What a member is asked of, so that another of the name does not stand for it: variables stand
+   * in front of a field, and members of classes within in front of both.
+   */
+  private String qualifier(MemberUses.MemberUse use, Element member) {
+    for (TreePath at = use.path();
+        at != null && at.getLeaf() != home.tree();
+        at = at.getParentPath()) {
+      if (at.getLeaf() instanceof ClassTree
+          && use.trees().element(at) instanceof TypeElement type
+          && !program.types().isSubtype(type.asType(), home.element().asType())) {
+        boolean hides =
+            program.elements().getAllMembers(type).stream()
+                .filter(each -> each.getKind() == member.getKind())
+                .anyMatch(each -> each.getSimpleName().contentEquals(names.of(member)));
+        if (hides) {
+          return home.simpleName();
+        }
+      }
+    }
+    return member.getKind().isField() ? new Shadows(use, names.of(member)).qualifier() : "";
   }
 
   /**

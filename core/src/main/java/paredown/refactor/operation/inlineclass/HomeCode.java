@@ -249,25 +249,23 @@ final class HomeCode {
     if (type == null) {
       return;
     }
-    boolean own = type.equals(gone.element());
-    if (own && word.isEmpty() && !names.renamed().containsKey(use.key())) {
-      return;
-    }
+    String now = names.keysWithClass().get(use.key());
     String known =
-        own
-            ? word.isEmpty() ? "" : home.simpleName()
-            : word.isEmpty() ? "" : types.knownOrFull(type, home.element());
-    String name = names.renamed().get(use.key());
-    String rest = name == null ? member : member.replaceFirst("#[\\w$]+", "#" + name);
+        word.isEmpty()
+            ? ""
+            : now != null ? home.simpleName() : types.knownOrFull(type, home.element());
+    String rest =
+        now == null || member.isEmpty()
+            ? member
+            : member.replaceFirst("#[\\w$]+", now.replaceAll("^.*(#[^(]+).*", "$1"));
+    Written.Text text = Written.text("");
+    if (now == null) {
+      text.hereStill(UseKind.DOC, use.key(), use.place());
+    } else {
+      text.here(UseKind.DOC, now, use.place());
+    }
     if (!known.equals(word) || !rest.equals(member)) {
-      docs.add(
-          Replacement.of(
-              use.offset(),
-              behind,
-              Written.text("")
-                  .hereStill(UseKind.DOC, use.key(), use.place())
-                  .text(known + rest)
-                  .done()));
+      docs.add(Replacement.of(use.offset(), behind, text.text(known + rest).done()));
     }
   }
 }

@@ -127,6 +127,13 @@ final class HomeNames {
     return "method " + home.binaryName() + "#" + of(member) + key.substring(key.lastIndexOf('('));
   }
 
+  /** The key of the class and of each member, and the one that says what it is then. */
+  Map<String, String> keysWithClass() {
+    Map<String, String> keys = keys();
+    keys.put(Symbols.typeKey(gone.binaryName()), Symbols.typeKey(home.binaryName()));
+    return keys;
+  }
+
   /** The key of each member, and the one that it has then. */
   Map<String, String> keys() {
     Map<String, String> keys = new LinkedHashMap<>();
@@ -139,14 +146,5 @@ final class HomeNames {
     return names.keySet().stream()
         .filter(each -> isRenamed(each) && passer(each).isEmpty())
         .toList();
-  }
-
-  /** The key of each member with another name, and that name. */
-  Map<String, String> renamed() {
-    Map<String, String> renamed = new LinkedHashMap<>();
-    names.keySet().stream()
-        .filter(this::isRenamed)
-        .forEach(each -> renamed.put(gone.program().symbols().key(each), of(each)));
-    return renamed;
   }
 }

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
@@ -57,9 +58,11 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
     /**
      * What an expression makes.
      *
+     * @param declared whether the object is made where its field is declared, so that what its own
+     *     fields are declared with is worked out at the same moment, behind its arguments
      * @throws Refused where it is no plain creation, or the constructor does more than set fields
      */
-    MadeHere of(TreePath value) {
+    MadeHere of(TreePath value, boolean declared) {
       boolean plain =
           value.getLeaf() instanceof NewClassTree tree
               && tree.getClassBody() == null
@@ -71,7 +74,8 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
             "its object is not made there, but comes from elsewhere",
             trees.place(value.getLeaf()));
       }
-      requireInert(fields());
+      boolean kept = declared && isInert(arguments(value));
+      requireInert(fields(kept));
       Element constructor = trees.element(value);
       Optional<OwnerClass.Method> written =
           gone.constructors().stream()
@@ -82,9 +86,24 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
       return new MadeHere(value, values);
     }
 
-    private List<TreePath> fields() {
+    private static List<TreePath> arguments(TreePath made) {
+      return ((NewClassTree) made.getLeaf())
+          .getArguments().stream().map(each -> new TreePath(made, each)).toList();
+    }
+
+    private boolean isInert(List<TreePath> values) {
+      return values.stream().allMatch(each -> Shift.isInert(program, calm, each));
+    }
+
+    /**
+     * What fields are declared with, and is worked out at another moment then.
+     *
+     * @param kept whether those of the object are not
+     */
+    private List<TreePath> fields(boolean kept) {
       return gone.fields().stream()
           .filter(each -> each.tree().getInitializer() != null)
+          .filter(each -> !kept || each.is(Modifier.STATIC))
           .map(each -> new TreePath(each.path(), each.tree().getInitializer()))
           .toList();
     }
@@ -193,7 +212,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
           boolean own =
               element != null
                   && gone.element().equals(element.getEnclosingElement())
-                  && !element.getModifiers().contains(javax.lang.model.element.Modifier.STATIC);
+                  && !element.getModifiers().contains(Modifier.STATIC);
           if (given || own || tree.getName().contentEquals("this")) {
             throw doesMore(constructor, tree);
           }

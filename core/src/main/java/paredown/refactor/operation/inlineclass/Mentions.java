@@ -54,7 +54,9 @@ final class Mentions extends TreePathScanner<Void, Void> {
     boolean meant =
         type.element().equals(trees.element(getCurrentPath()))
             && trees.end(getCurrentPath().getLeaf()) >= 0;
-    if (meant) {
+    // The compiler has what a class without a name extends a second time, as its own.
+    int start = trees.start(getCurrentPath().getLeaf());
+    if (meant && found.stream().noneMatch(each -> trees.start(each.getLeaf()) == start)) {
       found.add(getCurrentPath());
     }
     return meant;

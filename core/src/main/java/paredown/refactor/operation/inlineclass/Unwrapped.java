@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.VariableElement;
@@ -43,6 +44,32 @@ import paredown.refactor.use.OwnerClass;
 /** The objects of a go-between, in whose place stands what they were made of. */
 final class Unwrapped {
   private static final String WHY = "the object behind it is asked itself";
+
+  /** Methods that compare what they are given, or make text of it. */
+  private static final Set<String> COMPARING =
+      Set.of(
+          "equals",
+          "hash",
+          "hashCode",
+          "identityHashCode",
+          "contains",
+          "containsKey",
+          "containsValue",
+          "indexOf",
+          "lastIndexOf",
+          "remove",
+          "toString",
+          "valueOf",
+          "format",
+          "formatted",
+          "append",
+          "print",
+          "println",
+          "printf",
+          "assertEquals",
+          "assertNotEquals",
+          "assertSame",
+          "assertNotSame");
 
   private final OwnerClass gone;
   private final Map<ExecutableElement, ExecutableElement> asked;
@@ -254,6 +281,9 @@ final class Unwrapped {
             trees,
             outer);
       }
+    } else if (asksForEquality(around.getLeaf(), here)) {
+      throw refused(
+          RefusalKind.VALUE_CHANGES, "its object is compared or shown there", trees, here);
     } else if (!keepsType(trees, around, here)) {
       gone.assumptions()
           .add(
@@ -262,6 +292,16 @@ final class Unwrapped {
                   .formatted(gone.simpleName()),
               trees.place(here));
     }
+  }
+
+  /** Whether an object is given to a method that compares it, or makes text of it, by its name. */
+  private static boolean asksForEquality(Tree around, Tree here) {
+    return around instanceof MethodInvocationTree call
+        && call.getArguments().contains(here)
+        && COMPARING.contains(
+            call.getMethodSelect() instanceof MemberSelectTree select
+                ? select.getIdentifier().toString()
+                : call.getMethodSelect().toString());
   }
 
   private void compared(UnitTrees trees, BinaryTree binary) {
