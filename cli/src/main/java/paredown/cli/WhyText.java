@@ -8,8 +8,10 @@ import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import paredown.facts.MethodFact;
+import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;
@@ -169,17 +171,25 @@ final class WhyText {
         .collect(Collectors.joining(", ", name + "(", ")"));
   }
 
+  /** What a user may choose. */
+  private static String choice(Refactoring refactoring) {
+    return refactoring instanceof InlineClass
+        ? ""
+        : " (choose %s name with --name)"
+            .formatted(refactoring instanceof ExtractClass ? "the" : "another");
+  }
+
   private void remedies(Explanation explanation, StringBuilder text) {
     Finding finding = explanation.finding();
     List<Remedy> found = explanation.remedies().found();
     for (Remedy remedy : found) {
       text.append('\n');
       text.append(
-          "%s %s (choose %s name with --name)%n"
+          "%s %s%s%n"
               .formatted(
                   terminal.bold("Remedy " + remedy.shortId() + condition(remedy) + ":"),
                   remedy.refactoring().says(),
-                  remedy.refactoring() instanceof ExtractClass ? "the" : "another"));
+                  choice(remedy.refactoring())));
       for (RefusalKind kind : remedy.conditions()) {
         text.append("  %s: %s (%s)%n".formatted(kind.id(), kind.why(), "--accept " + kind.id()));
       }

@@ -6,7 +6,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Aliases are names of types that stand for others in keys, so that a renamed type is the same. */
-final class Aliases {
+public final class Aliases {
   static final Aliases NONE = new Aliases(Map.of());
 
   private final Map<Pattern, String> names = new LinkedHashMap<>();
@@ -16,7 +16,7 @@ final class Aliases {
    *
    * @param names binary names, and the binary name that stands for each
    */
-  Aliases(Map<String, String> names) {
+  public Aliases(Map<String, String> names) {
     names.forEach(this::add);
   }
 
@@ -30,7 +30,7 @@ final class Aliases {
   }
 
   /** A text of names, with the aliases in it. */
-  String in(String text) {
+  public String in(String text) {
     String aliased = text;
     for (Map.Entry<Pattern, String> each : names.entrySet()) {
       aliased =

@@ -20,6 +20,9 @@ import javax.lang.model.util.Types;
  * erased descriptor, and what is declared inside a body by its place, {@code @{file:offset}}.
  */
 public final class Symbols {
+  /** What is remarked on a type makes it no other type. */
+  private static final Pattern ANNOTATION = Pattern.compile("@[\\w.]+(?:\\([^()]*\\))? ?");
+
   private static final Pattern CAPTURE = Pattern.compile("capture#\\d+ of ");
 
   private final Elements elements;
@@ -41,7 +44,8 @@ public final class Symbols {
 
   /** The text of a type, as types are compared between two runs of the compiler. */
   public String text(TypeMirror type) {
-    return aliases.in(CAPTURE.matcher(type.toString()).replaceAll("capture of "));
+    String plain = ANNOTATION.matcher(type.toString()).replaceAll("");
+    return aliases.in(CAPTURE.matcher(plain).replaceAll("capture of "));
   }
 
   /** The text that stands for a place inside a key. */

@@ -13,6 +13,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
@@ -196,15 +197,11 @@ public final class Candidates {
 
   private Candidate inline() {
     String home = finding.evidence().foreign().get(0);
-    int clients = figure("clients").orElseThrow().value();
-    return byHand(
-        "pare inline class %s --into %s".formatted(type.name(), home),
-        "inline class %s into %s".formatted(type.simpleName(), Finding.shortName(home)),
-        new Effect(
-            List.of(new Effect.Figure("classes", 1, 0)),
-            clients == 0
-                ? List.of()
-                : List.of(clients == 1 ? "1 client changes" : clients + " clients change")));
+    return new Candidate(
+        finding.id(),
+        new Cure.Inline(
+            new InlineClass(type.name(), Optional.of(home), Set.of()),
+            new Effect(List.of(new Effect.Figure("classes", 1, 0)), List.of())));
   }
 
   private String provider() {

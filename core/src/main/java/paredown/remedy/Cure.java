@@ -5,6 +5,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
@@ -92,6 +93,22 @@ public sealed interface Cure {
           .filter(ExtractMethod.acceptable()::contains)
           .filter(each -> !refactoring.accepted().contains(each))
           .map(each -> new Part(refactoring.accepting(each), effect));
+    }
+  }
+
+  /** A class that goes, since it does too little. */
+  record Inline(InlineClass refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return this;
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.of(kind)
+          .filter(InlineClass.acceptable()::contains)
+          .filter(each -> !refactoring.accepted().contains(each))
+          .map(each -> new Inline(refactoring.accepting(each), effect));
     }
   }
 

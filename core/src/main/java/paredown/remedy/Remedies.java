@@ -216,7 +216,7 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
     add(price, report.delegates().size(), "delegate", "delegates");
     add(price, report.wider().size(), "member more visible", "members more visible");
     add(price, report.api().size(), "change of the API", "changes of the API");
-    add(price, others, "other file changes", "other files change");
+    add(price, Math.max(0, others), "other file changes", "other files change");
     return price;
   }
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
+import paredown.facts.Access;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.Size;
@@ -57,7 +58,7 @@ final class LazyClass implements Detector {
       found =
           clients.isEmpty() && !usedInItsFile(type, grounds)
               ? Optional.of(unused(type, grounds))
-              : servesOne(type, clients, grounds);
+              : servesOne(type, clients, grounds).or(() -> isPassedThrough(type, clients, grounds));
     }
     return found;
   }
@@ -195,6 +196,61 @@ final class LazyClass implements Detector {
             List.of(figure, clientsFigure(type, grounds)),
             "This is all of it:",
             List.of(row(methods.get(0), List.of()))));
+  }
+
+  /** Its one client holds an object of it, and passes every method of it on. */
+  private static Optional<Finding> isPassedThrough(
+      TypeFact type, Set<String> clients, Grounds grounds) {
+    List<MethodFact> methods =
+        type.methods().stream()
+            .filter(method -> !method.isConstructor() && !method.head().is(Modifier.PRIVATE))
+            .toList();
+    TypeFact client = clients.size() == 1 ? grounds.types().get(clients.iterator().next()) : null;
+    boolean little =
+        client != null
+            && methods.size() >= grounds.limits().lazyForwards()
+            && methods.stream().noneMatch(MethodFact::isStatic)
+            && Size.methodsWithLogic(type) <= 1
+            && Size.weightedMethods(type) <= type.methods().size() + SMALL
+            && type.supertypes().stream().allMatch("java.lang.Object"::equals);
+    if (!little) {
+      return Optional.empty();
+    }
+    List<Evidence.Row> rows = new ArrayList<>();
+    for (MethodFact method : methods) {
+      client.methods().stream()
+          .filter(by -> passes(by, type, method))
+          .findFirst()
+          .ifPresent(by -> rows.add(row(method, List.of("passed on by " + by.signature()))));
+    }
+    if (rows.size() < methods.size()) {
+      return Optional.empty();
+    }
+    String name = Finding.shortName(client.name());
+    Evidence.Figure figure =
+        new Evidence.Figure(
+            "passed",
+            methods.size(),
+            grounds.limits().lazyForwards(),
+            "%s passes all its %d methods on".formatted(name, methods.size()));
+    return Optional.of(
+        finding(
+            type,
+            Form.SINGLE,
+            34,
+            "a part of %s, which passes all its methods on".formatted(name),
+            "%s is a part of %s only, which passes on every method of it.",
+            client.name(),
+            List.of(figure, clientsFigure(type, grounds)),
+            "Every method stands in both:",
+            rows));
+  }
+
+  private static boolean passes(MethodFact by, TypeFact type, MethodFact method) {
+    return by.forwards()
+        .map(Access::use)
+        .filter(use -> use.type().equals(type.name()) && use.member().equals(method.signature()))
+        .isPresent();
   }
 
   private static Evidence.Figure clientsFigure(TypeFact type, Grounds grounds) {

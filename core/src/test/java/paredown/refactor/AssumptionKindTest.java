@@ -35,7 +35,8 @@ class AssumptionKindTest {
             "extract-variable",
             "inline-method",
             "inline-field",
-            "move-field")) {
+            "move-field",
+            "inline-class")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

@@ -21,6 +21,7 @@ import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.inlinefield.InlineField;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
@@ -135,6 +136,9 @@ record RefactoringCase(
       String[] member = operation.get(2).split("#");
       return new InlineMethod(
           member[0], member[1], optional("--at"), operation.contains("--keep"), accepted());
+    }
+    if (operation.get(0).equals("inline") && operation.get(1).equals("class")) {
+      return new InlineClass(operation.get(2), optional("--into"), accepted());
     }
     if (operation.get(0).equals("inline") && !operation.get(1).equals("variable")) {
       String[] member = operation.get(2).split("#");

@@ -51,7 +51,8 @@ class RefusalKindTest {
             "extract-variable",
             "inline-method",
             "inline-field",
-            "move-field")) {
+            "move-field",
+            "inline-class")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

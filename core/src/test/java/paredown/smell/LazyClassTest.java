@@ -114,4 +114,38 @@ class LazyClassTest {
         List.of(),
         Found.in(folder, rounds, user.formatted("Quay"), user.formatted("Pier")).of(Form.SINGLE));
   }
+
+  private static final String NOTE =
+      """
+      class Note {
+        private int cents;
+        int cents() { return cents; }
+        void cents(int cents) { this.cents = cents; }
+        String text() { return cents + " cents"; }
+        %s
+      }
+      """;
+  private static final String BERTH =
+      """
+      public class Berth {
+        private final Note note = new Note();
+        int rent() { return note.cents(); }
+        void rent(int cents) { note.cents(cents); }
+        String rentText() { return note.text(); }
+      }
+      """;
+
+  @Test
+  void findsAPartThatItsOneClientPassesOnAsAWhole() {
+    Found found = Found.in(folder, NOTE.formatted(""), BERTH);
+    assertEquals(
+        List.of("Note: a part of Berth, which passes all its methods on"), found.of(Form.SINGLE));
+    assertEquals(List.of("Berth"), found.one(Form.SINGLE).evidence().foreign());
+  }
+
+  @Test
+  void takesAPartWithAMethodThatIsNotPassedOnForNone() {
+    String more = "boolean free() { return cents == 0; }";
+    assertEquals(List.of(), Found.in(folder, NOTE.formatted(more), BERTH).of(Form.SINGLE));
+  }
 }

@@ -2,6 +2,7 @@ package paredown.refactor.operation.inlineclass;
 
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -19,21 +20,24 @@ final class DocStandIn {
   private final OwnerClass gone;
   private final TypeElement stays;
   private final Map<String, String> keys;
+  private final UnaryOperator<String> gates;
   private final Function<UnitTrees, TypeNames> names;
   private final Program program;
 
   /**
-   * @param keys of the members of the type that goes, each with the one that it has then; the
-   *     gates' own tell of the others
+   * @param keys of the members of the type that goes, each with the one that it has then
+   * @param gates the key by which the gates know what has none of these
    */
   DocStandIn(
       OwnerClass gone,
       TypeElement stays,
       Map<String, String> keys,
+      UnaryOperator<String> gates,
       Function<UnitTrees, TypeNames> names) {
     this.gone = gone;
     this.stays = stays;
     this.keys = keys;
+    this.gates = gates;
     this.names = names;
     this.program = gone.program();
   }
@@ -66,7 +70,7 @@ final class DocStandIn {
     for (Use use : program.uses().within(file, from, from + 1)) {
       String now = keys.get(use.key());
       if (now == null) {
-        text.hereStill(use.kind(), use.key(), use.place());
+        text.hereStill(use.kind(), gates.apply(use.key()), use.place());
         continue;
       }
       text.here(use.kind(), now, use.place());

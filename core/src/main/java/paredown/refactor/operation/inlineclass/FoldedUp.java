@@ -13,6 +13,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.util.ElementFilter;
 import paredown.edit.Change;
+import paredown.program.Aliases;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -86,7 +87,7 @@ final class FoldedUp implements Way {
     calls.forEach((constructor, call) -> constructors.put(constructor, call.constructor()));
     StandIn standIn = new StandIn(owner, parent, constructors, edits);
     GivenMore more = new GivenMore(owner, calls, standIn, edits);
-    standIn.collect(more::made);
+    standIn.collect(Map.of(), more::made);
     more.others();
     standIn.widen();
     edits.add(
@@ -129,16 +130,14 @@ final class FoldedUp implements Way {
   /** The key of each constructor, as the gates know it, and of the one that is called instead. */
   private Map<String, String> became(Map<Element, ParentCall> calls) {
     Map<String, String> became = new LinkedHashMap<>();
+    Aliases gates = new Aliases(Map.of(owner.binaryName(), program.symbols().binary(parent)));
     calls.forEach(
         (constructor, call) -> {
-          String now = program.symbols().key(call.constructor());
-          String then = program.symbols().key(constructor);
-          became.put(then, now);
           if (call.isSame()) {
-            became.put(then.replace(owner.binaryName(), program.symbols().binary(parent)), now);
+            String then = program.symbols().key(constructor);
+            became.put(gates.in(then), program.symbols().key(call.constructor()));
           }
         });
-    became.put(program.symbols().key(owner.element()), program.symbols().key(parent));
     return became;
   }
 

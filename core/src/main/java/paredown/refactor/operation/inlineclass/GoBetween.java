@@ -17,11 +17,10 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
 import paredown.edit.Change;
+import paredown.program.Aliases;
 import paredown.program.Program;
-import paredown.program.Symbols;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.NamedFromOutside;
-import paredown.refactor.name.ShownName;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
@@ -166,11 +165,10 @@ final class GoBetween implements Way {
   @Override
   public Change change() {
     new NamedFromOutside(owner, "inlined", overruled).require();
-    new ShownName(owner, program.sources().index()).assume();
     EditList edits = new EditList();
     StandIn standIn = new StandIn(owner, behind, Map.of(), edits);
     Unwrapped unwrapped = new Unwrapped(owner, asked, standIn, edits);
-    standIn.collect(unwrapped::isMade);
+    standIn.collect(keys(), unwrapped::isMade);
     unwrapped.collect();
     standIn.widen();
     edits.add(
@@ -188,20 +186,26 @@ final class GoBetween implements Way {
             .assuming(owner.assumptions().all()));
   }
 
-  /** What a name that stays as it is means then. */
-  private Map<String, String> became() {
-    Map<String, String> became = new LinkedHashMap<>();
-    String now = program.symbols().binary(behind);
-    Symbols symbols = program.symbols();
-    became.put(symbols.key(owner.element()), symbols.key(behind));
+  /** The key of each method, and of the one that is asked instead. */
+  private Map<String, String> keys() {
+    Map<String, String> keys = new LinkedHashMap<>();
     asked.forEach(
         (method, called) -> {
           if (called != null) {
-            String key = symbols.key(method);
-            became.put(key, symbols.key(called));
-            if (method.getSimpleName().equals(called.getSimpleName())) {
-              became.put(key.replace(owner.binaryName(), now), symbols.key(called));
-            }
+            keys.put(program.symbols().key(method), program.symbols().key(called));
+          }
+        });
+    return keys;
+  }
+
+  /** What a name that stays as it is means then, by the keys that the gates know. */
+  private Map<String, String> became() {
+    Map<String, String> became = new LinkedHashMap<>();
+    Aliases gates = new Aliases(Map.of(owner.binaryName(), program.symbols().binary(behind)));
+    asked.forEach(
+        (method, called) -> {
+          if (called != null && method.getSimpleName().equals(called.getSimpleName())) {
+            became.put(gates.in(program.symbols().key(method)), program.symbols().key(called));
           }
         });
     return became;

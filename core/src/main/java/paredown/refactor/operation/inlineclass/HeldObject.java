@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
@@ -21,7 +22,6 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.NamedFromOutside;
-import paredown.refactor.name.ShownName;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.Widening;
 import paredown.refactor.plan.EditList;
@@ -65,7 +65,6 @@ final class HeldObject implements Way {
         gone.element().getKind() == ElementKind.CLASS
             && !inner
             && gone.tree().getExtendsClause() == null
-            && gone.element().getInterfaces().isEmpty()
             && gone.element().getTypeParameters().isEmpty()
             && gone.initialisers().isEmpty()
             && !gone.element().getModifiers().contains(Modifier.ABSTRACT)
@@ -79,6 +78,7 @@ final class HeldObject implements Way {
         boolean holds =
             !home.element().equals(gone.element())
                 && !field.is(Modifier.STATIC)
+                && isAll(home, gone)
                 && gone.element()
                     .equals(gone.program().types().asElement(field.element().asType()));
         if (holds) {
@@ -87,6 +87,12 @@ final class HeldObject implements Way {
       }
     }
     return holders.size() == 1 ? Optional.of(holders.get(0)) : Optional.empty();
+  }
+
+  /** Whether a class is all that another says that it is. */
+  private static boolean isAll(OwnerClass home, OwnerClass gone) {
+    return gone.element().getInterfaces().stream()
+        .allMatch(each -> gone.program().types().isSubtype(home.element().asType(), each));
   }
 
   /** The classes that name a type as that of a member. */
@@ -111,7 +117,11 @@ final class HeldObject implements Way {
 
   @Override
   public Set<String> affected() {
-    return Set.of(home.trees().path());
+    Set<String> affected = new TreeSet<>(Set.of(home.trees().path()));
+    if (!held.is(Modifier.PRIVATE)) {
+      affected.addAll(program.sources().index().filesWith(Set.of(held.name())));
+    }
+    return affected;
   }
 
   @Override
@@ -138,9 +148,10 @@ final class HeldObject implements Way {
     TypeNames types = new TypeNames(home.trees(), program.symbols()::key);
     uses.collect(edits);
     HomeCode code = new HomeCode(gone, home, names, types, widening);
-    HomeText text = new HomeText(gone, home, held, names, code, edits);
+    HomeText text = new HomeText(held, names, uses, code, edits);
     List<Piece> carried = text.collect(made);
-    new DocStandIn(gone, home.element(), names.keysWithClass(), this::docNames).collect(edits);
+    new DocStandIn(gone, home.element(), names.keysWithClass(), key -> key, this::docNames)
+        .collect(edits);
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       List<Replacement> added =
@@ -151,7 +162,7 @@ final class HeldObject implements Way {
     edits.add(
         gone.trees().path(),
         TypeRemoval.of(gone, "its members are %s's now".formatted(home.simpleName()), carried));
-    assume(names);
+    assume();
     return new Change(
         "%s has what %s had, and that is gone.".formatted(home.writtenName(), gone.writtenName()),
         new EditedFiles(program).of(edits),
@@ -167,8 +178,7 @@ final class HeldObject implements Way {
     return new TypeNames(trees, program.symbols()::key);
   }
 
-  private void assume(HomeNames names) {
-    new ShownName(gone, program.sources().index()).assume();
+  private void assume() {
     OnlookersFromOutside.assume(home, List.of(held.name()));
     gone.assumptions().addAll(home.assumptions().all());
   }
@@ -197,9 +207,6 @@ final class HeldObject implements Way {
         home.element().getKind() != ElementKind.CLASS || home.element().equals(gone.element());
     if (enclosed) {
       throw refused(RefusalKind.NOT_A_CLASS, home.simpleName() + " is no class", home);
-    }
-    if (!held.is(Modifier.PRIVATE)) {
-      throw refused(RefusalKind.OBJECT_NEEDED, held.name() + " is not private", home);
     }
     if (home.isA("java.lang.Cloneable")) {
       throw refused(

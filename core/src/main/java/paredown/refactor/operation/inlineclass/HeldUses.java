@@ -11,6 +11,7 @@ import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +27,9 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.Shadows;
+import paredown.refactor.name.Sight;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OwnerClass;
@@ -40,6 +43,9 @@ final class HeldUses {
   private final OwnerClass.Field held;
   private final HomeNames names;
   private final Program program;
+
+  /** How far each member must be seen. */
+  private final Map<Element, AccessLevel> levels = new HashMap<>();
 
   HeldUses(OwnerClass gone, OwnerClass home, OwnerClass.Field held, HomeNames names) {
     this.gone = gone;
@@ -141,6 +147,7 @@ final class HeldUses {
     if (object != use.path().getLeaf() || member == null || names.of(member) == null) {
       throw needed("it is used as a whole there", use.place());
     }
+    seen(member, use);
     boolean reference = around.getLeaf() instanceof MemberReferenceTree;
     int end = trees.end(around.getLeaf());
     int name = end - member.getSimpleName().length();
@@ -167,6 +174,20 @@ final class HeldUses {
     }
     text.name(names.of(member), names.key(member), place);
     return Rewriting.of(trees, trees.start(around.getLeaf()), end, WHY, text.done());
+  }
+
+  private void seen(Element member, MemberUses.MemberUse use) {
+    Sight sight = new Sight(use.trees().classAround(use.path()), program.elements());
+    AccessLevel level = AccessLevel.neededBy(sight, home.element());
+    if (level.compareTo(AccessLevel.PACKAGE) > 0) {
+      throw needed("it is asked from another package", use.place());
+    }
+    levels.merge(member, level, (one, other) -> one.compareTo(other) > 0 ? one : other);
+  }
+
+  /** How far a member must be seen, once all uses are collected. */
+  AccessLevel level(Element member) {
+    return levels.getOrDefault(member, AccessLevel.PRIVATE);
   }
 
   /**

@@ -7,7 +7,9 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
@@ -61,7 +63,10 @@ final class HomeCode {
    */
   Carried carried(int start, int end, List<TreePath> code, List<Replacement> more) {
     List<Replacement> inside = new ArrayList<>(more);
-    code.forEach(each -> inside.addAll(edits(each)));
+    Set<Integer> said = new HashSet<>();
+    // Fields that are declared together have one type.
+    code.forEach(
+        each -> edits(each).stream().filter(edit -> said.add(edit.start())).forEach(inside::add));
     inside.addAll(docs(start, end));
     inside.removeIf(each -> each.start() < start || each.end() > end);
     Layout from = Layout.of(gone);

@@ -93,6 +93,7 @@ final class HomeNames {
         gone.program().elements().getAllMembers(home.element()).stream()
             .filter(each -> !each.equals(held) && each.getKind().isField() == field)
             .filter(each -> !(each instanceof TypeElement))
+            .filter(each -> field || isAlike((ExecutableElement) member, each))
             .anyMatch(each -> each.getSimpleName().contentEquals(name));
     if (!taken) {
       return name;
@@ -103,6 +104,22 @@ final class HomeNames {
       other += "Here";
     }
     return other;
+  }
+
+  OwnerClass gone() {
+    return gone;
+  }
+
+  OwnerClass home() {
+    return home;
+  }
+
+  /** Whether a call could mean the one or the other by its arguments. */
+  private static boolean isAlike(ExecutableElement method, Element other) {
+    return other instanceof ExecutableElement rival
+        && (method.isVarArgs()
+            || rival.isVarArgs()
+            || method.getParameters().size() == rival.getParameters().size());
   }
 
   String of(Element member) {

@@ -24,6 +24,7 @@ import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.OwnerClass;
@@ -37,6 +38,7 @@ final class HomeText {
   private final OwnerClass home;
   private final OwnerClass.Field held;
   private final HomeNames names;
+  private final HeldUses uses;
   private final HomeCode code;
   private final EditList edits;
   private final UnitTrees trees;
@@ -44,17 +46,12 @@ final class HomeText {
   private final List<Piece> given = new ArrayList<>();
   private final Set<Tree> taken = new HashSet<>();
 
-  HomeText(
-      OwnerClass gone,
-      OwnerClass home,
-      OwnerClass.Field held,
-      HomeNames names,
-      HomeCode code,
-      EditList edits) {
-    this.gone = gone;
-    this.home = home;
+  HomeText(OwnerClass.Field held, HomeNames names, HeldUses uses, HomeCode code, EditList edits) {
+    this.gone = names.gone();
+    this.home = names.home();
     this.held = held;
     this.names = names;
+    this.uses = uses;
     this.code = code;
     this.edits = edits;
     this.trees = gone.trees();
@@ -209,10 +206,12 @@ final class HomeText {
     }
     List<Replacement> more = new ArrayList<>();
     List<TreePath> paths = new ArrayList<>();
-    Modifiers.access(trees, first.tree().getModifiers(), range, "private ").ifPresent(more::add);
+    AccessLevel level = AccessLevel.PRIVATE;
     for (OwnerClass.Field field : gone.fields()) {
       if (field.range().declaration() == range.declaration()) {
         paths.add(field.path());
+        level =
+            level.compareTo(uses.level(field.element())) > 0 ? level : uses.level(field.element());
         declaredName(field.element(), field.declared(), more);
         TreePath value = declared == null ? null : declared.values().get(field.element());
         if (value != null) {
@@ -223,7 +222,12 @@ final class HomeText {
         }
       }
     }
+    Modifiers.access(trees, first.tree().getModifiers(), range, word(level)).ifPresent(more::add);
     return carry(start, end, paths, more);
+  }
+
+  private static String word(AccessLevel level) {
+    return level == AccessLevel.PRIVATE ? "private " : "";
   }
 
   private void declaredName(Element element, int at, List<Replacement> more) {
@@ -321,7 +325,11 @@ final class HomeText {
       boolean ownLine = start == source.lineStart(start);
       boolean ownEnd = "\r\n".indexOf(source.text().charAt(stop - 1)) >= 0;
       List<Replacement> more = new ArrayList<>();
-      Modifiers.access(trees, method.tree().getModifiers(), method.range(), "private ")
+      Modifiers.access(
+              trees,
+              method.tree().getModifiers(),
+              method.range(),
+              word(uses.level(method.element())))
           .ifPresent(more::add);
       declaredName(method.element(), trees.names().of(method.tree()), more);
       pieces.add(

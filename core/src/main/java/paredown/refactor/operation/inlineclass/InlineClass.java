@@ -101,6 +101,13 @@ public record InlineClass(String type, Optional<String> into, Set<RefusalKind> a
     return NamedFromOutside.acceptable();
   }
 
+  /** The same where one kind of refusal more is accepted. */
+  public InlineClass accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new TreeSet<>(accepted);
+    more.add(kind);
+    return new InlineClass(type, into, more);
+  }
+
   @Override
   public String command() {
     return "pare inline class %s%s%s"

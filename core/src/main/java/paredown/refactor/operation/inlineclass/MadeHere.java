@@ -114,7 +114,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
         if (!Shift.isInert(program, calm, each)) {
           throw refused(
               RefusalKind.INITIALISATION_ORDER,
-              "working that out could show, and would be done at another time",
+              "what its field begins with would be worked out at another time, and that could show",
               gone.trees().place(each.getLeaf()));
         }
       }

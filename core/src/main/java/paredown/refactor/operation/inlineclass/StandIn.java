@@ -18,6 +18,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
+import paredown.program.Aliases;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.refactor.RefusalKind;
@@ -40,6 +41,7 @@ final class StandIn {
   private final Map<Element, ExecutableElement> constructors;
   private final EditList edits;
   private final Widening widening;
+  private final Aliases gates;
   private final Map<String, TypeNames> names = new LinkedHashMap<>();
 
   /**
@@ -59,6 +61,7 @@ final class StandIn {
     this.constructors = constructors;
     this.edits = edits;
     this.widening = new Widening(program);
+    this.gates = new Aliases(Map.of(gone.binaryName(), program.symbols().binary(stays)));
   }
 
   /** Whether a place is within the class that goes. */
@@ -74,9 +77,10 @@ final class StandIn {
   /**
    * Collects the edits of every mention.
    *
+   * @param keys of the members of the type that goes, each with the one that is asked instead
    * @param special whether something else is said in a place, which it says itself then
    */
-  void collect(BiPredicate<UnitTrees, TreePath> special) {
+  void collect(Map<String, String> keys, BiPredicate<UnitTrees, TreePath> special) {
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       for (TreePath each : Mentions.of(trees, gone)) {
@@ -86,7 +90,7 @@ final class StandIn {
         }
       }
     }
-    new DocStandIn(gone, stays, Map.of(), this::names).collect(edits);
+    new DocStandIn(gone, stays, keys, gates::in, this::names).collect(edits);
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       ImportOfGone.edits(gone, trees, imports(trees))
@@ -164,10 +168,10 @@ final class StandIn {
   private void seenFrom(TypeElement scope, UnitTrees trees, TreePath mention) {
     Sight sight = new Sight(scope, program.elements());
     widening.open(stays, sight, gone.writtenName(), trees.place(mention.getLeaf()));
-    Tree around = mention.getParentPath().getLeaf();
-    ExecutableElement made = constructors.get(trees.element(mention.getParentPath()));
+    Element around = trees.element(mention.getParentPath());
+    ExecutableElement made = around == null ? null : constructors.get(around);
     if (made != null) {
-      widening.open(made, sight, gone.writtenName(), trees.place(around));
+      widening.open(made, sight, gone.writtenName(), trees.place(mention.getLeaf()));
     }
   }
 
