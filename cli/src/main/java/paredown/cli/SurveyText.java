@@ -1,5 +1,6 @@
 package paredown.cli;
 
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -11,12 +12,17 @@ import paredown.history.History;
 import paredown.program.CompileError;
 import paredown.session.Survey;
 import paredown.smell.Finding;
+import paredown.smell.Smell;
 import paredown.text.Counted;
 
 /** A survey as text: at most one screen, worst first. */
 final class SurveyText {
   private static final int STRONG = 30;
   private static final int SCREEN = 15;
+
+  /** How many of one smell are shown first. */
+  private static final int OF_ONE = 4;
+
   private static final int BAR = 10;
   private static final String PARTS = " ▏▎▍▌▋▊▉█";
 
@@ -44,6 +50,7 @@ final class SurveyText {
       table(shown, findings, text);
     }
     int hidden = findings.size() - shown.size();
+    text.append(shown.size() < findings.size() ? more(shown, findings) : "");
     text.append(hidden(hidden, smaller)).append(accepted(survey.accepted().size()));
     text.append("\nNext: ").append(next(shown, hidden + smaller));
     return text.append('\n').toString();
@@ -56,14 +63,47 @@ final class SurveyText {
     return hidden == 0 ? "pare --help" : "pare survey --all" + here;
   }
 
-  /** The strong findings, of each class and smell the weightiest, as many as fit a screen. */
+  /**
+   * The strong findings, of each class and smell the weightiest, and a few of each smell, as many
+   * as fit a screen.
+   */
   static List<Finding> firstScreen(List<Finding> findings) {
+    Map<Smell, Integer> count = new EnumMap<>(Smell.class);
+    return strong(findings).stream()
+        .filter(finding -> count.merge(finding.smell(), 1, Integer::sum) <= OF_ONE)
+        .limit(SCREEN)
+        .toList();
+  }
+
+  /** The strong findings, of each class and smell the weightiest. */
+  private static List<Finding> strong(List<Finding> findings) {
     Set<String> seen = new HashSet<>();
     return findings.stream()
         .filter(finding -> finding.weight() >= STRONG && !finding.smell().isSmaller())
         .filter(finding -> seen.add(kind(finding)))
-        .limit(SCREEN)
         .toList();
+  }
+
+  /** How many strong findings of each smell there are beside those that are shown. */
+  private static String more(List<Finding> shown, List<Finding> findings) {
+    Map<Smell, Long> left =
+        strong(findings).stream()
+            .filter(finding -> !shown.contains(finding))
+            .collect(
+                Collectors.groupingBy(
+                    Finding::smell, () -> new EnumMap<>(Smell.class), Collectors.counting()));
+    return left.isEmpty() || shown.isEmpty()
+        ? ""
+        : "\nAs strong as these: %s.\n"
+            .formatted(
+                left.entrySet().stream()
+                    .map(
+                        each ->
+                            Counted.of(
+                                each.getValue(),
+                                "more " + each.getKey().words(),
+                                "more " + each.getKey().several()))
+                    .collect(Collectors.joining(", ")));
   }
 
   private static String kind(Finding finding) {

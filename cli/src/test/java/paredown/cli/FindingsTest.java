@@ -381,7 +381,7 @@ class FindingsTest {
   }
 
   @Test
-  void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
+  void offersToInlineAClassThatOnlyPassesOn() throws IOException {
     ferry.with(
         "src/ferry/BerthBook.java",
         """
@@ -407,9 +407,48 @@ class FindingsTest {
         """);
     JsonNode lazy =
         survey("--only", "lazy-class", "--format", "json").exits(0).json().get("findings").get(0);
-    Ran ran = Ran.pare(folder, "mend", lazy.get("id").asText()).exits(2);
+    String out = Ran.pare(folder, "mend", lazy.get("id").asText()).exits(0).out();
+    assertTrue(out.startsWith("BerthBook, which only passes on to Berth, is gone"), out);
+    assertTrue(out.contains("deleted file mode 100644"), out);
+    assertTrue(out.contains("+  private final Berth book = new Berth();"), out);
+  }
+
+  @Test
+  void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
+    ferry.with(
+        "src/ferry/Seats.java",
+        """
+        package ferry;
+
+        class Seats {
+          private int sold;
+
+          boolean free(int deck, int row, int seat) {
+            return deck > 0 && row > 0 && seat > sold;
+          }
+
+          void sell(int deck, int row, int seat) {
+            sold += deck * row * seat;
+          }
+
+          int price(int deck, int row, int seat) {
+            return deck > 2 ? row * seat : seat;
+          }
+
+          String name(int deck, int row, int seat) {
+            return deck + "/" + row + "/" + seat;
+          }
+        }
+        """);
+    JsonNode clump =
+        survey("--only", "data-clump", "--all", "--format", "json").exits(0).json().get("findings");
+    String id = "";
+    for (JsonNode each : clump) {
+      id = each.get("type").asText().endsWith("Seats") ? each.get("id").asText() : id;
+    }
+    Ran ran = Ran.pare(folder, "mend", id).exits(2);
     assertTrue(ran.err().contains(" is not there yet."), ran.err());
-    assertTrue(ran.err().contains("pare inline class ferry.BerthBook"), ran.err());
+    assertTrue(ran.err().contains("pare extract parameter-object"), ran.err());
   }
 
   @Test

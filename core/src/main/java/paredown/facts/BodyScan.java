@@ -12,6 +12,7 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.IfTree;
 import com.sun.source.tree.InstanceOfTree;
 import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
@@ -28,6 +29,7 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -63,10 +65,16 @@ final class BodyScan extends TreePathScanner<Void, Void> {
     this.traits = new TraitsReader(own, places);
   }
 
-  /** What was read. */
-  Body body(long shape) {
+  /**
+   * What was read.
+   *
+   * @param fields the names of the fields around it
+   */
+  Body body(long shape, Set<String> fields) {
+    Set<String> own = new HashSet<>(fields);
+    locals.forEach(local -> own.add(local.name()));
     return Body.of(
-        decisions + 1, statements, accesses, locals, spans.closed(), traits.traits(), shape);
+        decisions + 1, statements, accesses, locals, spans.closed(own), traits.traits(), shape);
   }
 
   @Override
@@ -182,6 +190,12 @@ final class BodyScan extends TreePathScanner<Void, Void> {
       local(element, LocalUse.Kind.DECLARE, places.start(tree));
     }
     return super.visitVariable(tree, null);
+  }
+
+  @Override
+  public Void visitLiteral(LiteralTree tree, Void unused) {
+    traits.text(tree);
+    return super.visitLiteral(tree, null);
   }
 
   @Override

@@ -106,6 +106,7 @@ public final class FactsDrawer {
     Set<String> mentions = new TreeSet<>();
     Inherited inherited = new Inherited(program, type);
     BodyScan initialising = new BodyScan(own, places, mentions);
+    Set<String> named = fieldNames(tree);
     for (Tree member : tree.getMembers()) {
       TreePath at = new TreePath(path, member);
       if (member instanceof ClassTree) {
@@ -118,7 +119,7 @@ public final class FactsDrawer {
           initialising.scan(at, null);
         } else if (member instanceof MethodTree method
             && own.element(at) instanceof ExecutableElement declared) {
-          methods.add(method(at, method, declared, inherited, mentions));
+          methods.add(method(at, method, declared, inherited, named, mentions));
         }
       }
     }
@@ -133,9 +134,16 @@ public final class FactsDrawer {
         outer,
         fields,
         methods,
-        initialising.body(0),
+        initialising.body(0, Set.of()),
         mentions,
         faulty.contains(places.unit().path()));
+  }
+
+  private static Set<String> fieldNames(ClassTree tree) {
+    return tree.getMembers().stream()
+        .filter(VariableTree.class::isInstance)
+        .map(member -> ((VariableTree) member).getName().toString())
+        .collect(Collectors.toSet());
   }
 
   private void scanHeader(TreePath path, ClassTree tree, Set<String> mentions) {
@@ -203,6 +211,7 @@ public final class FactsDrawer {
       MethodTree tree,
       ExecutableElement method,
       Inherited inherited,
+      Set<String> fields,
       Set<String> mentions) {
     BodyScan body = new BodyScan(own, places, mentions);
     body.scan(path, null);
@@ -222,7 +231,9 @@ public final class FactsDrawer {
         assigns(path, tree),
         forwards(path, tree),
         method.getKind() == ElementKind.CONSTRUCTOR && passesUp(tree),
-        tree.getBody() == null ? Body.NONE : body.body(hasSiblings(inherited) ? shape(tree) : 0),
+        tree.getBody() == null
+            ? Body.NONE
+            : body.body(hasSiblings(inherited) ? shape(tree) : 0, fields),
         range(tree));
   }
 

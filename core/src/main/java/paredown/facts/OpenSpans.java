@@ -5,6 +5,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Set;
 
 /** The statements of a body that are being read, and what each of them leaves by a jump. */
 final class OpenSpans {
@@ -35,12 +36,16 @@ final class OpenSpans {
     }
   }
 
-  /** All that were read, in the order in which they begin. */
-  List<Span> closed() {
-    return spans.stream().map(this::closed).toList();
+  /**
+   * All that were read, in the order in which they begin.
+   *
+   * @param own the names of variables and fields
+   */
+  List<Span> closed(Set<String> own) {
+    return spans.stream().map(span -> closed(span, own)).toList();
   }
 
-  private Span closed(OpenSpan span) {
+  private Span closed(OpenSpan span, Set<String> own) {
     int start = places.start(span.tree);
     int end = Math.max(start, places.end(span.tree));
     int line = places.source().line(start);
@@ -54,7 +59,8 @@ final class OpenSpans {
         span.depth,
         span.jumps,
         comment,
-        before.isEmpty() || before.startsWith("//") || before.endsWith("*/"));
+        before.isEmpty() || before.startsWith("//") || before.endsWith("*/"),
+        Wording.of(places.source(), start, end, own));
   }
 
   /** Reads a statement. */

@@ -11,6 +11,7 @@ import java.util.List;
  * @param jumps whether it may leave itself by return, break or continue
  * @param comment the comment on the line before; empty where there is none
  * @param paragraph whether a blank line or a comment stands before it
+ * @param wording what it says
  */
 public record Span(
     int start,
@@ -20,7 +21,8 @@ public record Span(
     int depth,
     boolean jumps,
     String comment,
-    boolean paragraph) {
+    boolean paragraph,
+    Wording wording) {
 
   /** Statements that follow each other as one, a paragraph of its own. */
   public static Span joined(List<Span> spans) {
@@ -34,7 +36,8 @@ public record Span(
         first.depth(),
         spans.stream().anyMatch(Span::jumps),
         first.comment(),
-        true);
+        true,
+        Wording.NONE);
   }
 
   public boolean holds(int offset) {

@@ -10,9 +10,14 @@ import paredown.facts.MethodFact.MemberUse;
  * @param chains calls on what calls give
  * @param kindTests where it decides by another object's kind
  * @param passed variables that it hands on to methods of the project
+ * @param texts how many literals of text it holds
  */
 public record Traits(
-    List<Question> questions, List<Chain> chains, List<KindTest> kindTests, List<Passed> passed) {
+    List<Question> questions,
+    List<Chain> chains,
+    List<KindTest> kindTests,
+    List<Passed> passed,
+    int texts) {
 
   public Traits {
     questions = List.copyOf(questions);
@@ -21,7 +26,7 @@ public record Traits(
     passed = List.copyOf(passed);
   }
 
-  static final Traits NONE = new Traits(List.of(), List.of(), List.of(), List.of());
+  static final Traits NONE = new Traits(List.of(), List.of(), List.of(), List.of(), 0);
 
   /**
    * A chain of calls, each on what the one before gives.

@@ -5,6 +5,7 @@ import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.InstanceOfTree;
+import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
@@ -28,13 +29,20 @@ final class TraitsReader {
   private final List<Traits.KindTest> kindTests = new ArrayList<>();
   private final List<Traits.Passed> passed = new ArrayList<>();
 
+  private int texts;
+
   TraitsReader(DeclaredTypes own, UnitPlaces places) {
     this.own = own;
     this.places = places;
   }
 
   Traits traits() {
-    return new Traits(questions, chains, kindTests, passed);
+    return new Traits(questions, chains, kindTests, passed, texts);
+  }
+
+  /** Takes down a literal, where it is text. */
+  void text(LiteralTree tree) {
+    texts += tree.getValue() instanceof String || tree.getValue() instanceof Character ? 1 : 0;
   }
 
   /** Takes down how many cases of a type a switch tells apart. */

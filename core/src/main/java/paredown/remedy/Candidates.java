@@ -58,7 +58,7 @@ public final class Candidates {
       case PART -> List.of(extractPart());
       case QUESTION -> List.of(askTheObject());
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
-      case CONSTRUCTOR, UNUSED -> List.of();
+      case CONSTRUCTOR, UNUSED, REPEATED -> List.of();
     };
   }
 

@@ -2,6 +2,8 @@ package paredown.smell;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** All detectors together. */
 public final class Detectors {
@@ -16,6 +18,7 @@ public final class Detectors {
           new EnviousPart(),
           new RepeatedQuestion(),
           new DivergentChange(),
+          new Duplicate(),
           new LazyClass(),
           new LongMethod(),
           new MessageChain(),
@@ -28,8 +31,15 @@ public final class Detectors {
 
   /** All findings that their classes do not say they can live with, worst first. */
   public static List<Finding> find(Grounds grounds) {
-    return ALL.parallelStream()
-        .flatMap(detector -> detector.find(grounds))
+    List<Finding> all = ALL.parallelStream().flatMap(detector -> detector.find(grounds)).toList();
+    Set<String> gods =
+        all.stream()
+            .filter(finding -> finding.smell() == Smell.GOD_CLASS)
+            .map(Finding::type)
+            .collect(Collectors.toSet());
+    return all.stream()
+        // That a god class shows itself as text, too, is one of its many things.
+        .filter(finding -> !(DivergentChange.isOfText(finding) && gods.contains(finding.type())))
         .filter(finding -> !Lived.with(finding, grounds.types()))
         .sorted(
             Comparator.comparingInt(Finding::weight)

@@ -7,17 +7,22 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.ChangeGroups;
 import paredown.measure.ClientGroups;
+import paredown.measure.Representation;
 import paredown.text.Counted;
 import paredown.text.Listed;
 
 /**
  * A class diverges where it has several reasons to change: groups of clients that use members which
  * share nothing with those of the other groups, or commits that touch members which no commit of
- * the other groups touches. Either is enough; both weigh more.
+ * the other groups touches. Either is enough; both weigh more. So does a class that keeps rules and
+ * shows itself as text in several ways.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3; Martin, "The single responsibility principle", 2002.
  */
 final class DivergentChange implements Detector {
+
+  private static final int TEXTS = 2;
+  private static final int RULES = 3;
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -35,7 +40,60 @@ final class DivergentChange implements Detector {
         ChangeGroups.of(type, grounds.history(), grounds.limits().divergentCommits());
     return byClients.size() > 1 || byCommits.size() > 1
         ? Stream.of(finding(type, byClients, byCommits, grounds.limits()))
-        : Stream.empty();
+        : Representation.of(type)
+            .filter(shown -> shown.rules().size() >= RULES && isMuch(shown))
+            .map(shown -> shows(type, shown))
+            .stream();
+  }
+
+  /** Whether a finding rests on what a class shows of itself. */
+  static boolean isOfText(Finding finding) {
+    return finding.smell() == Smell.DIVERGENT_CHANGE
+        && finding.evidence().figures().get(0).name().equals("texts");
+  }
+
+  /** Several ways to show it, or one with several helpers. */
+  private static boolean isMuch(Representation shown) {
+    int all = shown.texts().size() + shown.helpers().size();
+    return shown.texts().size() >= TEXTS ? all >= RULES : shown.texts().size() == 1 && all > RULES;
+  }
+
+  /** A class that keeps rules, and shows itself as text as well. */
+  private static Finding shows(TypeFact type, Representation shown) {
+    List<String> making = new ArrayList<>(shown.texts());
+    making.addAll(shown.helpers());
+    List<String> members = new ArrayList<>(making);
+    members.addAll(shown.rules());
+    String name = Finding.shortName(type.name());
+    return new Finding(
+        Smell.DIVERGENT_CHANGE,
+        Form.WHOLE,
+        weight(making.size(), shown.rules().size()),
+        type.name(),
+        List.of(),
+        members,
+        type.range(),
+        "%d methods show it as text, beside %d that keep its rules"
+            .formatted(making.size(), shown.rules().size()),
+        "%s has two reasons to change: its rules, and how it is shown.".formatted(name),
+        new Evidence(
+            List.of(
+                new Evidence.Figure(
+                    "texts",
+                    making.size(),
+                    RULES,
+                    "%d methods only read it and make text, or help them".formatted(making.size())),
+                new Evidence.Figure(
+                    "rules",
+                    shown.rules().size(),
+                    RULES,
+                    "%d methods decide something, or change it".formatted(shown.rules().size()))),
+            "The two sides:",
+            List.of(
+                new Evidence.Group("shown as text", List.of(), making, List.of()),
+                new Evidence.Group("rules", List.of(), shown.rules(), List.of())),
+            rows(type, members),
+            List.of()));
   }
 
   private static Finding finding(
@@ -139,6 +197,11 @@ final class DivergentChange implements Detector {
       }
     }
     return rows;
+  }
+
+  /** 30 for what is shown beside rules, and more for each of both: up to 5 for each. */
+  static int weight(int texts, int rules) {
+    return (int) Math.round(30 + 5 * (1 - 3.0 / texts) + 5 * (1 - 3.0 / rules));
   }
 
   /** 20; for each kind of evidence up to 15 for its groups and 15 for its clients or commits. */

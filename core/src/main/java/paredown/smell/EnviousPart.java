@@ -26,14 +26,26 @@ final class EnviousPart implements Detector {
     return grounds
         .methods()
         .filter(owned -> !owned.method().isConstructor() && !owned.method().isAbstract())
-        .filter(owned -> envy(owned, owned.method().body().accesses(), grounds).isEmpty())
+        .filter(
+            owned ->
+                envy(
+                        owned,
+                        owned.method().body().accesses(),
+                        grounds.limits().envyData() + 1,
+                        grounds)
+                    .isEmpty())
         .flatMap(owned -> parts(owned, grounds));
   }
 
-  /** What some of a method's code lives on; empty where it is not envious. */
-  private static Optional<DataUse> envy(Owned owned, List<Access> accesses, Grounds grounds) {
+  /**
+   * What some of a method's code lives on; empty where it is not envious.
+   *
+   * @param least from so many data on
+   */
+  private static Optional<DataUse> envy(
+      Owned owned, List<Access> accesses, int least, Grounds grounds) {
     return Optional.of(DataUse.of(owned.type(), accesses, grounds.types()))
-        .filter(use -> use.data().size() > grounds.limits().envyData())
+        .filter(use -> use.data().size() >= least)
         .filter(use -> FeatureEnvy.prevails(use, owned.method(), accesses, grounds));
   }
 
@@ -47,7 +59,10 @@ final class EnviousPart implements Detector {
           && span.lines() >= LINES
           && !span.jumps()
           && method.body().left(span).size() <= 1) {
-        Optional<DataUse> use = envy(owned, accesses(method, span), grounds);
+        // What works one value out of the data of others is easily asked for instead.
+        boolean sums = method.body().left(span).size() == 1 && span.depth() > 0;
+        int least = grounds.limits().envyData() + (sums ? 0 : 1);
+        Optional<DataUse> use = envy(owned, accesses(method, span), least, grounds);
         use.ifPresent(each -> taken.add(span));
         use.ifPresent(each -> found.add(finding(owned, span, each, grounds)));
       }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -25,9 +26,12 @@ import paredown.text.Listed;
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Accessors and constructors do not count: they touch a
  * field for others. A clump is never more than half of a class, for then the class is its name
- * already.
+ * already. So are fields that stand together and have accessors only, but for one method that sums
+ * them up.
  */
 final class FieldClumps implements Detector {
+
+  private static final Set<String> GIVEN = Set.of("toString", "equals", "hashCode", "compareTo");
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -64,13 +68,99 @@ final class FieldClumps implements Detector {
         }
       }
     }
+    List<Finding> used = used(type, limits, together, fieldsOf, names);
+    return used.isEmpty() ? summed(type, limits, fieldsOf).stream() : used.stream();
+  }
+
+  /** Groups that are used together in several methods. */
+  private static List<Finding> used(
+      TypeFact type,
+      Limits limits,
+      Graph<String, DefaultEdge> together,
+      Map<String, Set<String>> fieldsOf,
+      List<String> names) {
     return new ConnectivityInspector<>(together)
         .connectedSets().stream()
             .map(part -> withoutLoners(part, fieldsOf))
             .filter(part -> part.size() >= limits.clumpFields() && part.size() * 2 <= names.size())
             .filter(part -> users(part, fieldsOf).size() >= limits.clumpMethods())
             .map(part -> finding(type, part, fieldsOf, limits))
-            .sorted(Comparator.comparing(Finding::id));
+            .sorted(Comparator.comparing(Finding::id))
+            .toList();
+  }
+
+  /**
+   * Fields that are declared one behind the other and have only accessors, but for one method that
+   * sums them up.
+   */
+  private static Optional<Finding> summed(
+      TypeFact type, Limits limits, Map<String, Set<String>> fieldsOf) {
+    List<FieldFact> all = type.instanceFields();
+    for (Map.Entry<String, Set<String>> entry : fieldsOf.entrySet()) {
+      MethodFact method = type.method(entry.getKey()).orElseThrow();
+      if (GIVEN.contains(method.name()) || method.overrides()) {
+        continue;
+      }
+      List<String> run = new ArrayList<>();
+      List<String> longest = List.of();
+      for (FieldFact field : all) {
+        boolean alone =
+            entry.getValue().contains(field.name())
+                && fieldsOf.values().stream().filter(each -> each.contains(field.name())).count()
+                    == 1
+                && hasAccessors(type, field);
+        run = alone ? new ArrayList<>(run) : new ArrayList<>();
+        if (alone) {
+          run.add(field.name());
+        }
+        longest = run.size() > longest.size() ? run : longest;
+      }
+      if (longest.size() >= limits.clumpFields() && longest.size() * 2 <= all.size()) {
+        return Optional.of(summed(type, longest, method, limits));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Whether a field can be set and got by itself. */
+  private static boolean hasAccessors(TypeFact type, FieldFact field) {
+    return type.methods().stream()
+            .filter(MethodFact::isAccessor)
+            .filter(each -> each.fieldsOf(type.name()).contains(field.name()))
+            .count()
+        >= 2;
+  }
+
+  private static Finding summed(
+      TypeFact type, List<String> fields, MethodFact method, Limits limits) {
+    List<Evidence.Row> rows = new ArrayList<>();
+    type.instanceFields().stream()
+        .filter(field -> fields.contains(field.name()))
+        .forEach(field -> rows.add(Evidence.Row.at(field.range(), field.name(), List.of())));
+    rows.add(Evidence.Row.at(method.range(), method.signature(), fields));
+    return new Finding(
+        Smell.DATA_CLUMP,
+        Form.FIELDS,
+        (int) Math.round(24 + 14 * (1 - 2.0 / fields.size())),
+        type.name(),
+        fields,
+        fields,
+        type.range(),
+        "%s are got and set, and come together in %s".formatted(Listed.of(fields), method.name()),
+        "%s of %s are one thing without a name."
+            .formatted(Listed.of(fields), Finding.shortName(type.name())),
+        Evidence.of(
+            List.of(
+                new Evidence.Figure(
+                    "fields",
+                    fields.size(),
+                    limits.clumpFields(),
+                    "%d of its %d fields, declared one behind the other"
+                        .formatted(fields.size(), type.instanceFields().size())),
+                new Evidence.Figure(
+                    "methods", 1, 1, "no method but their accessors uses them, except one")),
+            "They stand together, and one method sums them up:",
+            rows));
   }
 
   /** Two fields belong together where at least half of the methods that use one use both. */

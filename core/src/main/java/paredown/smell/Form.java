@@ -16,6 +16,8 @@ public enum Form {
   METHOD("method"),
   /** A part of a method. */
   PART("part"),
+  /** Statements that stand in several places. */
+  REPEATED("repeated"),
   /** A condition that stands in several methods. */
   QUESTION("question"),
   /** A class that only passes calls on. */

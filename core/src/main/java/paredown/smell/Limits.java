@@ -37,6 +37,7 @@ public final class Limits {
     values.put("question-places", 3);
     values.put("divergent-clients", 2);
     values.put("divergent-commits", 3);
+    values.put("duplicate-words", 25);
     values.put("lazy-forwards", 2);
     values.put("long-lines", 60);
     values.put("kind-places", 2);
@@ -133,6 +134,11 @@ public final class Limits {
   /** From so many methods on that ask the same, a question is in the wrong place. */
   public int questionPlaces() {
     return value("question-places");
+  }
+
+  /** From so many words on that repeat what stands elsewhere. */
+  public int duplicateWords() {
+    return value("duplicate-words");
   }
 
   /** So many clients make a group of clients. */

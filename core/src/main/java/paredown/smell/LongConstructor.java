@@ -39,6 +39,7 @@ final class LongConstructor implements Detector {
         type.constructors().stream()
             .filter(each -> !each.isPrivate() && !each.head().isDeprecated())
             .filter(each -> isApi(each) || callers(each, callers).size() > 1)
+            .filter(each -> !isOnlyForCopies(type, each, callers))
             .sorted(Comparator.comparingInt((MethodFact each) -> each.parameters().size()))
             .toList();
     if (open.isEmpty()) {
@@ -51,6 +52,20 @@ final class LongConstructor implements Detector {
     return parameters > limits.constructorParameters() || grows
         ? Stream.of(finding(type, longest, row, limits))
         : Stream.empty();
+  }
+
+  /** Whether no other class calls a constructor, and methods of its own make objects with it. */
+  private static boolean isOnlyForCopies(
+      TypeFact type, MethodFact constructor, Map<String, Set<String>> callersOfMembers) {
+    return callers(constructor, callersOfMembers).isEmpty()
+        && type.methods().stream()
+            .filter(each -> !each.isConstructor())
+            .flatMap(each -> each.uses().stream())
+            .anyMatch(
+                use ->
+                    use.kind() == MethodFact.MemberUse.Kind.CREATE
+                        && use.type().equals(type.name())
+                        && use.member().equals(constructor.signature()));
   }
 
   private static boolean isApi(MethodFact constructor) {

@@ -2,6 +2,7 @@ package paredown.smell;
 
 import java.util.Set;
 import java.util.stream.Stream;
+import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.TypeFact;
@@ -47,6 +48,18 @@ final class Movable {
           "DataOutput",
           "byte[]",
           "char[]");
+
+  /** How the names of types end that hold what others are set up with. */
+  private static final Set<String> CONFIGURATION =
+      Set.of(
+          "Settings",
+          "Config",
+          "Configuration",
+          "Options",
+          "Preferences",
+          "Properties",
+          "Parameters",
+          "Limits");
 
   private Movable() {}
 
@@ -107,8 +120,9 @@ final class Movable {
 
   /**
    * Whether a class could take code that uses these types. Interfaces have no data; records are
-   * transparent carriers of data on purpose; an iterator is made to be asked; generated code has no
-   * author; and no package may come to use one that uses it.
+   * transparent carriers of data on purpose, and so are settings that never change; an iterator is
+   * made to be asked; generated code has no author; and no package may come to use one that uses
+   * it.
    */
   static boolean canHold(String provider, MethodFact method, Set<String> used, Grounds grounds) {
     TypeFact target = grounds.types().get(provider);
@@ -120,8 +134,18 @@ final class Movable {
     return kind
         && !target.simpleName().endsWith("Iterator")
         && !target.hasErrors()
+        && !isConfiguration(target)
         && !target.head().annotations().contains("Generated")
         && target.method(method.signature()).isEmpty()
         && !grounds.packages().wouldCircle(provider, used);
+  }
+
+  /** Whether a class only holds what others are set up with, as its name says. */
+  private static boolean isConfiguration(TypeFact type) {
+    return CONFIGURATION.stream().anyMatch(word -> type.simpleName().endsWith(word))
+        && type.instanceFields().stream().allMatch(FieldFact::isFinal)
+        && type.methods().stream()
+            .filter(each -> !each.isConstructor() && !each.isStatic())
+            .allMatch(each -> each.isAccessor() || result(each).equals(type.simpleName()));
   }
 }

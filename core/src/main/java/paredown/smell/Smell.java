@@ -29,8 +29,16 @@ public enum Smell {
       "divergent",
       "divergent change",
       "A class diverges where groups of clients, or of commits, touch members that have nothing in"
-          + " common: it has several reasons to change.",
+          + " common, or where it keeps rules and shows itself as text as well: it has several"
+          + " reasons to change.",
       "the groups are two ends of one protocol, such as writing and reading one format"),
+  DUPLICATE(
+      "duplicate",
+      "dup",
+      "duplicate",
+      "A duplicate is a run of statements that stands in several places, alike but for the names of"
+          + " variables and fields, and for literals.",
+      "the places are alike by chance, and will go different ways"),
   LAZY_CLASS(
       "lazy-class",
       "lazy",
@@ -113,6 +121,15 @@ public enum Smell {
   /** The name that findings' ids begin with: {@code god}. */
   public String shortName() {
     return shortName;
+  }
+
+  /** The name of several in sentences: {@code god classes}. */
+  public String several() {
+    return words.endsWith("class")
+        ? words + "es"
+        : this == FEATURE_ENVY
+            ? "envious pieces of code"
+            : this == KIND_BRANCH ? "branches on a kind" : words + "s";
   }
 
   /** The name in sentences: {@code god class}. */

@@ -174,4 +174,53 @@ class ClumpsTest {
               >= LongConstructor.weight(5 + more, 1, Limits.defaults()));
     }
   }
+
+  private static final String KEEPER =
+      """
+      public class Keeper {
+        private String name;
+        private String lane;
+        private String town;
+        private String code;
+        private int hives;
+        private int since;
+        public String getLane() { return lane; }
+        public void setLane(String lane) { this.lane = lane; }
+        public String getTown() { return town; }
+        public void setTown(String town) { this.town = town; }
+        public String getCode() { return code; }
+        public void setCode(String code) { this.code = code; }
+        public String getName() { return name; }
+        public int votes() { return hives > 20 ? 2 : since; }
+        public String label() { return name + lane + town.strip() + code; }
+        %s
+      }
+      """;
+
+  @Test
+  void findsFieldsWithAccessorsThatOneMethodSumsUp() {
+    Found found = Found.in(folder, KEEPER.formatted(""));
+    assertEquals(
+        List.of("Keeper: lane, town and code are got and set, and come together in label"),
+        found.of(Form.FIELDS));
+    String also = "public boolean near(String t) { return town.equals(t); }";
+    assertEquals(List.of(), Found.in(folder, KEEPER.formatted(also)).of(Form.FIELDS));
+  }
+
+  @Test
+  void takesAConstructorThatOnlyMakesCopiesForNone() {
+    String berth =
+        """
+        public final class Berth {
+          private final int a, b, c, d, e;
+          public Berth(int a, int b, int c, int d, int e) {
+            this.a = a; this.b = b; this.c = c; this.d = d; this.e = e;
+          }
+          %s
+        }
+        """;
+    String copy = "public Berth with(int other) { return new Berth(other, b, c, d, e); }";
+    assertEquals(1, Found.in(folder, berth.formatted("")).of(Form.CONSTRUCTOR).size());
+    assertEquals(List.of(), Found.in(folder, berth.formatted(copy)).of(Form.CONSTRUCTOR));
+  }
 }

@@ -152,4 +152,41 @@ class DivergentChangeTest {
       assertTrue(DivergentChange.weight(2, 9, 2, 6) >= DivergentChange.weight(2, 9, 0, 0));
     }
   }
+
+  private static final String ACCOUNT =
+      """
+      public class Account {
+        private int grams;
+        private boolean closed;
+        void bring(int more) { if (closed) { throw new IllegalStateException(); } grams += more; }
+        int due() { return grams > 100 ? grams / 85 : 0; }
+        boolean close() { if (due() == 0) { closed = true; } return closed; }
+        String toJson() { return "{\\"g\\":" + kilos() + ",\\"c\\":" + closed + "}"; }
+        %s
+        private String kilos() { return String.format("%%.3f", grams / 1000.0); }
+      }
+      """;
+
+  @Test
+  void findsRulesAndTextInOneClass() {
+    Found found =
+        Found.in(
+            folder,
+            ACCOUNT.formatted("String toCsv() { return kilos() + \",\" + due() + \"\\n\"; }"));
+    assertEquals(
+        List.of("3 methods show it as text, beside 3 that keep its rules"), divergent(found));
+    Finding one = found.one(Form.WHOLE);
+    assertEquals(
+        List.of("toJson()", "toCsv()", "kilos()"), one.evidence().groups().get(0).methods());
+  }
+
+  @Test
+  void takesOneTextAndWhatChangesTheObjectForNoSideOfItsOwn() {
+    String changes = "String next() { grams++; return \"a\" + grams + \"b\"; }";
+    assertEquals(List.of(), divergent(Found.in(folder, ACCOUNT.formatted(changes))));
+    String shown = ACCOUNT.formatted("String toCsv() { return \"a\" + grams + \"b\"; }");
+    assertEquals(
+        List.of(),
+        divergent(Found.in(folder.resolve("view"), shown.replace("Account", "AccountView"))));
+  }
 }

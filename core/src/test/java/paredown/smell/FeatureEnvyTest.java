@@ -258,4 +258,66 @@ class FeatureEnvyTest {
     }
     assertTrue(FeatureEnvy.weight(10_000, 0, 10_000, limits) <= 100);
   }
+
+  @Test
+  void takesSettingsForSomethingToBeAsked() {
+    String settings =
+        """
+        public class %s {
+          private final int slow, fast, ramp;
+          public %1$s(int slow, int fast, int ramp) { this.slow = slow; this.fast = fast; this.ramp = ramp; }
+          public int slow() { return slow; }
+          public int fast() { return fast; }
+          public int ramp() { return ramp; }
+        }
+        """;
+    String run =
+        """
+        public class Run {
+          int at(%s s, int x) { return x > s.ramp() ? s.fast() : s.slow() + x / s.ramp(); }
+        }
+        """;
+    for (String name : List.of("Engine", "Settings")) {
+      int expected = name.equals("Engine") ? 1 : 0;
+      assertEquals(
+          expected,
+          Found.in(folder.resolve(name), settings.formatted(name), run.formatted(name))
+              .of(Form.METHOD)
+              .size());
+    }
+  }
+
+  @Test
+  void findsAnInnerLoopThatWorksOneValueOutOfOthersData() {
+    String line =
+        """
+        public class Line {
+          private int gross, tare, cents;
+          int gross() { return gross; }
+          int tare() { return tare; }
+          int cents() { return cents; }
+        }
+        """;
+    String letter =
+        """
+        import java.util.*;
+        public class Letter {
+          private int year;
+          String text(Map<String, List<Line>> all) {
+            String text = "" + year;
+            for (String each : all.keySet()) {
+              int sum = 0;
+              for (Line line : all.get(each)) {
+                sum += (line.gross() - line.tare()) * line.cents();
+              }
+              text += each + sum + year;
+            }
+            return text;
+          }
+        }
+        """;
+    assertEquals(
+        List.of("Letter: part of text lives on 3 values of Line"),
+        Found.in(folder, line, letter).of(Form.PART));
+  }
 }

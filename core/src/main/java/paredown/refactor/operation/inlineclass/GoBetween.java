@@ -19,6 +19,7 @@ import javax.lang.model.type.DeclaredType;
 import paredown.edit.Change;
 import paredown.program.Aliases;
 import paredown.program.Program;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.NamedFromOutside;
 import paredown.refactor.plan.EditList;
@@ -59,7 +60,6 @@ final class GoBetween implements Way {
             && owner.initialisers().isEmpty()
             && owner.tree().getMembers().stream().noneMatch(ClassTree.class::isInstance)
             && owner.fields().size() == 1
-            && owner.constructors().size() == 1
             && !owner.methods().isEmpty();
     if (!plain) {
       return Optional.empty();
@@ -68,17 +68,35 @@ final class GoBetween implements Way {
     boolean holds =
         field.is(Modifier.PRIVATE)
             && !field.is(Modifier.STATIC)
-            && field.tree().getInitializer() == null
             && field.element().asType() instanceof DeclaredType type
             && type.getTypeArguments().isEmpty()
             && !type.asElement().equals(owner.element())
-            && takes(owner, field);
+            && (makes(owner, field) || takes(owner, field));
     GoBetween found = holds ? new GoBetween(owner, field, overruled) : null;
     return found != null && found.passesAll() ? Optional.of(found) : Optional.empty();
   }
 
+  /** Whether each of its objects makes the one behind it, out of nothing of its own. */
+  private static boolean makes(OwnerClass owner, OwnerClass.Field field) {
+    boolean empty =
+        owner.constructors().stream()
+            .allMatch(
+                each ->
+                    each.element().getParameters().isEmpty()
+                        && each.tree().getBody().getStatements().stream()
+                            .allMatch(statement -> owner.trees().end(statement) < 0));
+    return empty
+        && field.tree().getInitializer() != null
+        && CodeElsewhere.instance(
+                owner.trees(), new TreePath(field.path(), field.tree().getInitializer()))
+            .isEmpty();
+  }
+
   /** Whether all its constructor does is keep the object that it is given. */
   private static boolean takes(OwnerClass owner, OwnerClass.Field field) {
+    if (owner.constructors().size() != 1 || field.tree().getInitializer() != null) {
+      return false;
+    }
     OwnerClass.Method constructor = owner.constructors().get(0);
     List<? extends StatementTree> statements =
         constructor.tree().getBody().getStatements().stream()
@@ -167,7 +185,7 @@ final class GoBetween implements Way {
     new NamedFromOutside(owner, "inlined", overruled).require();
     EditList edits = new EditList();
     StandIn standIn = new StandIn(owner, behind, Map.of(), edits);
-    Unwrapped unwrapped = new Unwrapped(owner, asked, standIn, edits);
+    Unwrapped unwrapped = new Unwrapped(owner, field, asked, standIn, edits);
     standIn.collect(keys(), unwrapped::isMade);
     unwrapped.collect();
     standIn.widen();

@@ -27,13 +27,14 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Assumption;
-import paredown.edit.Carried;
+import paredown.edit.Copied;
 import paredown.edit.Piece;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -72,13 +73,14 @@ final class Unwrapped {
           "assertNotSame");
 
   private final OwnerClass gone;
+  private final OwnerClass.Field field;
   private final Map<ExecutableElement, ExecutableElement> asked;
   private final StandIn standIn;
   private final EditList edits;
   private final Program program;
   private final List<Unwrap> unwraps = new ArrayList<>();
 
-  /** An expression in whose place a part of it stands. */
+  /** An expression in whose place a part of it stands, or what the field begins with for null. */
   private record Unwrap(UnitTrees trees, TreePath whole, ExpressionTree part) {
     int length() {
       return trees.end(whole.getLeaf()) - trees.start(whole.getLeaf());
@@ -87,10 +89,12 @@ final class Unwrapped {
 
   Unwrapped(
       OwnerClass gone,
+      OwnerClass.Field field,
       Map<ExecutableElement, ExecutableElement> asked,
       StandIn standIn,
       EditList edits) {
     this.gone = gone;
+    this.field = field;
     this.asked = asked;
     this.standIn = standIn;
     this.edits = edits;
@@ -144,7 +148,7 @@ final class Unwrapped {
       @Override
       public Void visitNewClass(NewClassTree tree, Void unused) {
         if (isOfGone(getCurrentPath())) {
-          unwraps.add(new Unwrap(trees, getCurrentPath(), tree.getArguments().get(0)));
+          unwraps.add(new Unwrap(trees, getCurrentPath(), made(tree)));
           used(trees, getCurrentPath());
         }
         return super.visitNewClass(tree, null);
@@ -195,6 +199,10 @@ final class Unwrapped {
     }.scan(trees.unit().tree(), null);
   }
 
+  private static ExpressionTree made(NewClassTree tree) {
+    return tree.getArguments().isEmpty() ? null : tree.getArguments().get(0);
+  }
+
   private boolean isOfGone(TreePath path) {
     TypeMirror type = program.trees().getTypeMirror(path);
     return type != null && gone.element().equals(program.types().asElement(type));
@@ -233,27 +241,42 @@ final class Unwrapped {
 
   private void unwrap(Unwrap each) {
     UnitTrees trees = each.trees();
-    TreePath part = new TreePath(each.whole(), each.part());
+    boolean begins = each.part() == null;
+    ExpressionTree part = begins ? field.tree().getInitializer() : each.part();
     boolean alone = each.whole().getParentPath().getLeaf() instanceof ExpressionStatementTree;
-    if (alone && !Values.isStatement(each.part())) {
+    if (alone && !Values.isStatement(part)) {
       throw refused(
           RefusalKind.CALL_SHAPE, "it is made there for nothing", trees, each.whole().getLeaf());
     }
-    Carried carried = edits.carried(trees, each.part());
-    List<Piece> pieces = new ArrayList<>(List.of(carried));
-    if (Brackets.areNeeded((ExpressionTree) part.getLeaf(), each.whole())) {
+    List<Piece> pieces =
+        new ArrayList<>(
+            List.of(begins ? begun(trees, each.whole(), part) : edits.carried(trees, part)));
+    if (Brackets.areNeeded(part, each.whole())) {
       pieces.add(0, Written.plain("("));
       pieces.add(Written.plain(")"));
     }
     edits.add(
         trees.path(),
         Rewriting.of(
-            trees,
-            trees.start(each.whole().getLeaf()),
-            trees.end(each.whole().getLeaf()),
-            WHY,
-            pieces,
-            List.of()));
+                trees,
+                trees.start(each.whole().getLeaf()),
+                trees.end(each.whole().getLeaf()),
+                WHY,
+                pieces,
+                List.of())
+            .proving(begins ? WHY : ""));
+  }
+
+  /** What the field begins with, said where an object is made. */
+  private Piece begun(UnitTrees trees, TreePath whole, ExpressionTree value) {
+    UnitTrees from = gone.trees();
+    CodeElsewhere code =
+        new CodeElsewhere(from, standIn.names(trees), trees.classAround(whole), false);
+    return new Copied(
+        from.path(),
+        from.start(value),
+        from.end(value),
+        code.edits(new TreePath(field.path(), value)));
   }
 
   /** Looks at what is done with an object of the go-between, beside asking it for something. */

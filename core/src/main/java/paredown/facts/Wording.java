@@ -1,0 +1,80 @@
+package paredown.facts;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import paredown.text.SourceText;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/**
+ * The wording of a statement: what it says, whatever its variables, fields and literals are called.
+ *
+ * @param hash equal for statements that are worded alike
+ * @param words how many words it has: names, literals and keywords
+ * @param names how many of them name members and types of any class
+ */
+public record Wording(long hash, int words, int names) {
+  /** A statement that says nothing. */
+  public static final Wording NONE = new Wording(0, 0, 0);
+
+  /**
+   * The wording of a range.
+   *
+   * @param own the names of variables and fields, which are told apart by their order only
+   */
+  static Wording of(SourceText source, int start, int end, Set<String> own) {
+    List<Token> tokens = source.tokens();
+    Map<String, Integer> order = new HashMap<>();
+    long hash = 7;
+    int words = 0;
+    int names = 0;
+    for (int i = source.tokenAt(start); i < tokens.size() && tokens.get(i).start() < end; i++) {
+      Token token = tokens.get(i);
+      if (token.kind().isComment() || isOwnObject(source, i)) {
+        continue;
+      }
+      String text = source.slice(token.start(), token.end());
+      if (token.kind() == TokenKind.LITERAL) {
+        text = "#";
+        words++;
+      } else if (token.isIdentifier()) {
+        boolean variable = own.contains(text) && !isAsked(source, i) && !isCalled(source, i);
+        names += variable ? 0 : 1;
+        words++;
+        text = variable ? "$" + order.computeIfAbsent(text, each -> order.size()) : text;
+      } else if (token.kind() == TokenKind.KEYWORD) {
+        words++;
+      }
+      hash = hash * 1_000_003 + text.hashCode();
+    }
+    return new Wording(hash, words, names);
+  }
+
+  /** Whether a token is {@code this} or the dot behind it. */
+  private static boolean isOwnObject(SourceText source, int i) {
+    return isThis(source, i) && sign(source, i + 1) == '.'
+        || sign(source, i) == '.' && isThis(source, i - 1);
+  }
+
+  private static boolean isThis(SourceText source, int i) {
+    Token token = i < 0 ? null : source.tokens().get(i);
+    return token != null && source.slice(token.start(), token.end()).equals("this");
+  }
+
+  /** Whether a name stands behind a dot, that of the object itself apart. */
+  private static boolean isAsked(SourceText source, int i) {
+    return i > 0 && sign(source, i - 1) == '.' && !isThis(source, i - 2);
+  }
+
+  private static boolean isCalled(SourceText source, int i) {
+    return sign(source, i + 1) == '(';
+  }
+
+  private static char sign(SourceText source, int i) {
+    return i < 0 || i >= source.tokens().size()
+        ? 0
+        : source.text().charAt(source.tokens().get(i).start());
+  }
+}

@@ -1,0 +1,145 @@
+package paredown.measure;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import paredown.facts.MethodFact;
+import paredown.facts.MethodFact.MemberUse;
+import paredown.facts.TypeFact;
+
+/**
+ * A representation is what a class shows of itself as text, beside the rules that it keeps: methods
+ * that only read its object and make text, and the private methods that only they call.
+ *
+ * <p>Martin, "The single responsibility principle", 2002: how a thing is shown is a reason to
+ * change of its own.
+ *
+ * @param texts the signatures of the methods that make text
+ * @param helpers of the private methods that only these call
+ * @param rules of the other methods that decide or change something
+ */
+public record Representation(List<String> texts, List<String> helpers, List<String> rules) {
+  private static final int LITERALS = 2;
+
+  /** Classes that are there to show something, by their names. */
+  private static final Pattern SHOWING =
+      Pattern.compile(
+          ".*(?:Writer|Printer|Format|Formatter|Formats|View|Screen|Report|Page|Table|Text|Letter|Label"
+              + "|Renderer|Builder|Encoder|Codec|Exporter|Board|Statement|Poster|Board|Utils?|Message"
+              + "|Messages|Console|Display|Template|Generator|Path|Name|Token|Node|Style|Parser)");
+
+  private static final Set<String> GIVES = Set.of("String", "StringBuilder", "CharSequence");
+  private static final Set<String> TAKES =
+      Set.of("StringBuilder", "PrintStream", "PrintWriter", "Writer", "Appendable", "Formatter");
+
+  /** What is given text makes other text of that, and not of its object. */
+  private static final Set<String> MADE_OF = Set.of("String", "CharSequence", "char[]", "byte[]");
+
+  /** What objects of any class are asked for. */
+  private static final Set<String> GIVEN = Set.of("toString", "equals", "hashCode", "compareTo");
+
+  public Representation {
+    texts = List.copyOf(texts);
+    helpers = List.copyOf(helpers);
+    rules = List.copyOf(rules);
+  }
+
+  /** What a class shows; empty where it shows nothing much, or does nothing else. */
+  public static Optional<Representation> of(TypeFact type) {
+    if (SHOWING.matcher(type.simpleName()).matches()) {
+      return Optional.empty();
+    }
+    Set<String> changing = changing(type);
+    Set<String> texts = new LinkedHashSet<>();
+    for (MethodFact method : type.methods()) {
+      if (makesText(method) && !changing.contains(method.signature())) {
+        texts.add(method.signature());
+      }
+    }
+    Set<String> helpers = helpers(type, texts);
+    List<String> rules =
+        type.methods().stream()
+            .filter(method -> !texts.contains(method.signature()))
+            .filter(method -> !helpers.contains(method.signature()))
+            .filter(method -> isRule(method, changing))
+            .map(MethodFact::signature)
+            .toList();
+    return Optional.of(new Representation(List.copyOf(texts), List.copyOf(helpers), rules));
+  }
+
+  private static boolean makesText(MethodFact method) {
+    return !method.isConstructor()
+        && !method.isPrivate()
+        && !method.isStatic()
+        && !method.overrides()
+        && !GIVEN.contains(method.name())
+        && (GIVES.contains(method.result()) || takesText(method))
+        && method.parameters().size() <= 2
+        && method.parameters().stream().noneMatch(each -> MADE_OF.contains(each.type()))
+        && method.body().traits().texts() >= LITERALS;
+  }
+
+  /** Whether a method is given what text is written to. */
+  private static boolean takesText(MethodFact method) {
+    return method.parameters().stream().anyMatch(each -> TAKES.contains(each.type()));
+  }
+
+  /** The methods that set fields of the object, themselves or through others of it. */
+  private static Set<String> changing(TypeFact type) {
+    Set<String> changing = new HashSet<>();
+    boolean more = true;
+    while (more) {
+      more = false;
+      for (MethodFact method : type.methods()) {
+        boolean changes =
+            method.uses().stream()
+                .filter(use -> use.type().equals(type.name()))
+                .anyMatch(
+                    use -> use.kind() == MemberUse.Kind.WRITE || changing.contains(use.member()));
+        more |= changes && changing.add(method.signature());
+      }
+    }
+    return changing;
+  }
+
+  private static Set<String> helpers(TypeFact type, Set<String> texts) {
+    Set<String> helpers = new LinkedHashSet<>();
+    boolean more = true;
+    while (more) {
+      more = false;
+      for (MethodFact method : type.methods()) {
+        if (method.isPrivate() && !method.isConstructor()) {
+          List<String> callers = callers(type, method);
+          boolean only =
+              !callers.isEmpty()
+                  && callers.stream()
+                      .allMatch(each -> texts.contains(each) || helpers.contains(each));
+          more |= only && helpers.add(method.signature());
+        }
+      }
+    }
+    return helpers;
+  }
+
+  private static List<String> callers(TypeFact type, MethodFact method) {
+    List<String> callers = new ArrayList<>();
+    for (MethodFact each : type.methods()) {
+      if (each != method && each.callsOf(type.name()).contains(method.signature())) {
+        callers.add(each.signature());
+      }
+    }
+    return callers;
+  }
+
+  private static boolean isRule(MethodFact method, Set<String> changing) {
+    return !method.isConstructor()
+        && !method.isAccessor()
+        && !GIVEN.contains(method.name())
+        && !method.isAbstract()
+        && (method.branches() > 1 || changing.contains(method.signature()));
+  }
+}

@@ -1,0 +1,147 @@
+package paredown.smell;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class DuplicateTest {
+  private static final String QUEUE =
+      """
+      import java.util.*;
+      public class %s {
+        private final List<String> %s = new ArrayList<>();
+        int room() { return 3; }
+        boolean take(String %s) {
+          if (%3$s.isBlank() || this.%2$s.contains(%3$s)) {
+            return false;
+          }
+          %2$s.add(%3$s);
+          return %2$s.size() <= room();
+        }
+        List<String> late() {
+          // those who came last
+          if (%2$s.size() <= room()) {
+            return List.of();
+          }
+          return List.copyOf(%2$s.subList(room(), %2$s.size()));
+        }
+      }
+      """;
+
+  @TempDir Path folder;
+
+  private static String board(String third) {
+    return """
+        import java.util.*;
+        public class Board {
+          private final List<String> boats = new ArrayList<>();
+          String text() {
+            StringBuilder text = new StringBuilder();
+            text.append("Small\\n");
+            for (String boat : boats) {
+              if (boat.length() == 3) {
+                text.append("  ").append(boat.length()).append(boat.strip()).append(' ').append(boat.hashCode()).append('*');
+              }
+            }
+            text.append("Large\\n");
+            for (String each : boats) {
+              if (each.length() == 30) {
+                text.append("- ").append(each.length()).append(each.strip()).append('/').append(each.hashCode()).append('.');
+              }
+            }
+            %s
+            return text.toString();
+          }
+        }
+        """
+        .formatted(third);
+  }
+
+  @Test
+  void findsWhatStandsInTwoClassesUnderOtherNames() {
+    Found found =
+        Found.in(
+            folder,
+            QUEUE.formatted("Berths", "boats", "boat"),
+            QUEUE.formatted("Course", "names", "name"));
+    assertEquals(List.of("Berths: 2 pieces of code stand in Course, too"), found.of(Form.REPEATED));
+    Finding one = found.one(Form.REPEATED);
+    assertEquals(List.of("take(String)", "late()"), one.members());
+    assertEquals(4, one.evidence().rows().size());
+  }
+
+  @Test
+  void findsWhatStandsTwiceInOneMethodWithOtherLiterals() {
+    Found found = Found.in(folder, board(""));
+    assertEquals(List.of("Board: 6 lines stand twice in text"), found.of(Form.REPEATED));
+  }
+
+  @Test
+  void weighsMoreWhereItStandsMoreOften() {
+    int twice = Found.in(folder, board("")).one(Form.REPEATED).weight();
+    String third =
+        """
+        text.append("Old\\n");
+            for (String one : boats) {
+              if (one.length() == 7) {
+                text.append("").append(one.length()).append(one.strip()).append(' ').append(one.hashCode()).append('+');
+              }
+            }
+        """;
+    Found more = Found.in(folder.resolve("more"), board(third));
+    assertEquals(List.of("Board: 6 lines stand 3 times in text"), more.of(Form.REPEATED));
+    assertTrue(more.one(Form.REPEATED).weight() > twice);
+  }
+
+  @Test
+  void takesWhatCallsOtherMethodsForNone() {
+    String other = QUEUE.formatted("Course", "names", "name").replace("isBlank", "isEmpty");
+    Found found =
+        Found.in(
+            folder,
+            QUEUE.formatted("Berths", "boats", "boat"),
+            other.replace("size() <=", "size() <"));
+    assertEquals(List.of(), found.of(Form.REPEATED));
+  }
+
+  @Test
+  void takesOverloadsAndListsOfEqualStatementsForNone() {
+    String overload =
+        """
+          int %s(%s rows) {
+            int sum = 0;
+            for (int i = 0; i < rows.size(); i++) {
+              sum += String.valueOf(rows.get(i)).strip().length();
+              sum -= String.valueOf(rows.get(i)).indexOf("x");
+            }
+            return Math.max(0, Math.abs(sum));
+          }
+        """;
+    String list = "text.append(\"a\").append(Math.max(1, 2)).append(Math.abs(3));\n".repeat(6);
+    String both =
+        "import java.util.*;\npublic class Rows {\n%s%s  void all(StringBuilder text) {\n%s}\n}\n";
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                both.formatted(
+                    overload.formatted("sum", "List<String>"),
+                    overload.formatted("sum", "Vector<String>"),
+                    list))
+            .of(Form.REPEATED));
+    assertEquals(
+        1,
+        Found.in(
+                folder.resolve("apart"),
+                both.formatted(
+                    overload.formatted("sum", "List<String>"),
+                    overload.formatted("total", "Vector<String>"),
+                    list))
+            .of(Form.REPEATED)
+            .size());
+  }
+}
