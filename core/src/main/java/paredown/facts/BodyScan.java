@@ -242,9 +242,13 @@ final class BodyScan extends TreePathScanner<Void, Void> {
     } else if (element instanceof TypeElement type) {
       if (own.holds(type)) {
         mentions.add(own.name(type));
+      } else {
+        traits.named(type);
       }
     } else if (own.holds(element.getEnclosingElement())) {
       member(path, element, own.name((TypeElement) element.getEnclosingElement()));
+    } else {
+      traits.named(element);
     }
   }
 

@@ -1,6 +1,10 @@
 package paredown.facts;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 import paredown.facts.MethodFact.MemberUse;
 
 /**
@@ -11,22 +15,45 @@ import paredown.facts.MethodFact.MemberUse;
  * @param kindTests where it decides by another object's kind
  * @param passed variables that it hands on to methods of the project
  * @param texts how many literals of text it holds
+ * @param outside what outside the program it reaches for
  */
 public record Traits(
     List<Question> questions,
     List<Chain> chains,
     List<KindTest> kindTests,
     List<Passed> passed,
-    int texts) {
+    int texts,
+    Set<Outside> outside) {
 
   public Traits {
     questions = List.copyOf(questions);
     chains = List.copyOf(chains);
     kindTests = List.copyOf(kindTests);
     passed = List.copyOf(passed);
+    outside = Set.copyOf(outside);
   }
 
-  static final Traits NONE = new Traits(List.of(), List.of(), List.of(), List.of(), 0);
+  /** What is outside the program. */
+  public enum Outside {
+    FILES(
+        "java\\.nio\\.file\\.(?!Paths?$|Invalid).*|java\\.io\\.\\w*File\\w*|java\\.util\\.zip\\..*"),
+    NETWORK(
+        "java\\.net\\.(?:http\\..*|\\w*Socket\\w*|\\w*Connection|InetAddress)|(?:javax|jakarta)\\.(?:mail|net)\\..*"),
+    DATABASE("javax?\\.sql\\..*");
+
+    private final Pattern types;
+
+    Outside(String types) {
+      this.types = Pattern.compile(types);
+    }
+
+    /** What a type of the platform stands for, by its canonical name; empty for most. */
+    static Optional<Outside> of(String type) {
+      return Arrays.stream(values()).filter(each -> each.types.matcher(type).matches()).findFirst();
+    }
+  }
+
+  static final Traits NONE = new Traits(List.of(), List.of(), List.of(), List.of(), 0, Set.of());
 
   /**
    * A chain of calls, each on what the one before gives.

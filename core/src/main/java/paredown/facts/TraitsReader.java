@@ -13,7 +13,9 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -29,6 +31,7 @@ final class TraitsReader {
   private final List<Traits.KindTest> kindTests = new ArrayList<>();
   private final List<Traits.Passed> passed = new ArrayList<>();
 
+  private final Set<Traits.Outside> outside = EnumSet.noneOf(Traits.Outside.class);
   private int texts;
 
   TraitsReader(DeclaredTypes own, UnitPlaces places) {
@@ -37,7 +40,18 @@ final class TraitsReader {
   }
 
   Traits traits() {
-    return new Traits(questions, chains, kindTests, passed, texts);
+    return new Traits(questions, chains, kindTests, passed, texts, outside);
+  }
+
+  /** Takes down a name, where it is that of something outside the program. */
+  void named(Element element) {
+    Element type = element;
+    while (type != null && !(type instanceof TypeElement)) {
+      type = type.getEnclosingElement();
+    }
+    if (type instanceof TypeElement named) {
+      Traits.Outside.of(named.getQualifiedName().toString()).ifPresent(outside::add);
+    }
   }
 
   /** Takes down a literal, where it is text. */

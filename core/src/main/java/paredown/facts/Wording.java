@@ -9,7 +9,8 @@ import paredown.text.Token;
 import paredown.text.TokenKind;
 
 /**
- * The wording of a statement: what it says, whatever its variables, fields and literals are called.
+ * The wording of a statement: what it says, whatever its variables, fields and literals are called,
+ * and the types of what it declares.
  *
  * @param hash equal for statements that are worded alike
  * @param words how many words it has: names, literals and keywords
@@ -41,8 +42,10 @@ public record Wording(long hash, int words, int names) {
         words++;
       } else if (token.isIdentifier()) {
         boolean variable = own.contains(text) && !isAsked(source, i) && !isCalled(source, i);
-        names += variable ? 0 : 1;
+        boolean type = !variable && isDeclaring(source, i);
+        names += variable || type ? 0 : 1;
         words++;
+        text = type ? "T" + order.computeIfAbsent(text, each -> order.size()) : text;
         text = variable ? "$" + order.computeIfAbsent(text, each -> order.size()) : text;
       } else if (token.kind() == TokenKind.KEYWORD) {
         words++;
@@ -50,6 +53,15 @@ public record Wording(long hash, int words, int names) {
       hash = hash * 1_000_003 + text.hashCode();
     }
     return new Wording(hash, words, names);
+  }
+
+  /** Whether a name is that of a type in front of what it declares: {@code Berth berth}. */
+  private static boolean isDeclaring(SourceText source, int i) {
+    Token next = i + 1 < source.tokens().size() ? source.tokens().get(i + 1) : null;
+    return next != null
+        && next.isIdentifier()
+        && Character.isUpperCase(source.text().charAt(source.tokens().get(i).start()))
+        && !isAsked(source, i);
   }
 
   /** Whether a token is {@code this} or the dot behind it. */

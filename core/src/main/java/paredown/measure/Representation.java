@@ -13,16 +13,19 @@ import paredown.facts.TypeFact;
 
 /**
  * A representation is what a class shows of itself as text, beside the rules that it keeps: methods
- * that only read its object and make text, and the private methods that only they call.
+ * that only read its object and make text, and the private methods that only they call; and what it
+ * has to do with files, the network or a database.
  *
  * <p>Martin, "The single responsibility principle", 2002: how a thing is shown is a reason to
  * change of its own.
  *
  * @param texts the signatures of the methods that make text
  * @param helpers of the private methods that only these call
+ * @param outside of those that reach for files, the network or a database
  * @param rules of the other methods that decide or change something
  */
-public record Representation(List<String> texts, List<String> helpers, List<String> rules) {
+public record Representation(
+    List<String> texts, List<String> helpers, List<String> outside, List<String> rules) {
   private static final int LITERALS = 2;
 
   /** Classes that are there to show something, by their names. */
@@ -31,6 +34,13 @@ public record Representation(List<String> texts, List<String> helpers, List<Stri
           ".*(?:Writer|Printer|Format|Formatter|Formats|View|Screen|Report|Page|Table|Text|Letter|Label"
               + "|Renderer|Builder|Encoder|Codec|Exporter|Board|Statement|Poster|Board|Utils?|Message"
               + "|Messages|Console|Display|Template|Generator|Path|Name|Token|Node|Style|Parser)");
+
+  /** Classes that are there to reach outside, by their names. */
+  private static final Pattern REACHING =
+      Pattern.compile(
+          ".*(?:Reader|Writer|Loader|Saver|Store|Storage|Repository|Connection|Client|Server|Factory|Main"
+              + "|Command|Application|File|Files|Http|Url|Digest|Dao|Gateway|Importer|Exporter|Archive"
+              + "|Mailer|Sender|Download|Upload|Cache|Log|Logger|Utils?).*");
 
   private static final Set<String> GIVES = Set.of("String", "StringBuilder", "CharSequence");
   private static final Set<String> TAKES =
@@ -45,6 +55,7 @@ public record Representation(List<String> texts, List<String> helpers, List<Stri
   public Representation {
     texts = List.copyOf(texts);
     helpers = List.copyOf(helpers);
+    outside = List.copyOf(outside);
     rules = List.copyOf(rules);
   }
 
@@ -55,8 +66,14 @@ public record Representation(List<String> texts, List<String> helpers, List<Stri
     }
     Set<String> changing = changing(type);
     Set<String> texts = new LinkedHashSet<>();
+    List<String> reaching = new ArrayList<>();
     for (MethodFact method : type.methods()) {
-      if (makesText(method) && !changing.contains(method.signature())) {
+      if (!method.isConstructor() && !method.body().traits().outside().isEmpty()) {
+        reaching.add(method.signature());
+        continue;
+      }
+      boolean reads = isReadOf(type, method);
+      if (reads || makesText(method) && !changing.contains(method.signature())) {
         texts.add(method.signature());
       }
     }
@@ -64,11 +81,15 @@ public record Representation(List<String> texts, List<String> helpers, List<Stri
     List<String> rules =
         type.methods().stream()
             .filter(method -> !texts.contains(method.signature()))
+            .filter(method -> !reaching.contains(method.signature()))
             .filter(method -> !helpers.contains(method.signature()))
             .filter(method -> isRule(method, changing))
             .map(MethodFact::signature)
             .toList();
-    return Optional.of(new Representation(List.copyOf(texts), List.copyOf(helpers), rules));
+    boolean byTrade = REACHING.matcher(type.name().replaceAll("^[a-z_0-9.]+", "")).matches();
+    List<String> outside = byTrade ? List.of() : reaching;
+    return Optional.of(
+        new Representation(List.copyOf(texts), List.copyOf(helpers), outside, rules));
   }
 
   private static boolean makesText(MethodFact method) {
@@ -81,6 +102,16 @@ public record Representation(List<String> texts, List<String> helpers, List<Stri
         && method.parameters().size() <= 2
         && method.parameters().stream().noneMatch(each -> MADE_OF.contains(each.type()))
         && method.body().traits().texts() >= LITERALS;
+  }
+
+  /** Whether a method makes an object of what a text says. */
+  private static boolean isReadOf(TypeFact type, MethodFact method) {
+    return method.isStatic()
+        && method.result().equals(type.simpleName())
+        && method.parameters().size() == 1
+        && method.parameters().get(0).type().equals("String")
+        && method.body().traits().texts() > 0
+        && method.branches() > 1;
   }
 
   /** Whether a method is given what text is written to. */

@@ -21,6 +21,7 @@ import paredown.text.Listed;
  */
 final class DivergentChange implements Detector {
 
+  private static final String TEXT = "shown as text";
   private static final int TEXTS = 2;
   private static final int RULES = 3;
 
@@ -41,7 +42,8 @@ final class DivergentChange implements Detector {
     return byClients.size() > 1 || byCommits.size() > 1
         ? Stream.of(finding(type, byClients, byCommits, grounds.limits()))
         : Representation.of(type)
-            .filter(shown -> shown.rules().size() >= RULES && isMuch(shown))
+            .filter(shown -> shown.rules().size() >= RULES)
+            .filter(shown -> isMuch(shown) || reachesOutside(shown))
             .map(shown -> shows(type, shown))
             .stream();
   }
@@ -52,48 +54,73 @@ final class DivergentChange implements Detector {
         && finding.evidence().figures().get(0).name().equals("texts");
   }
 
+  /** Some of a class that is mostly about other things reaches outside the program. */
+  private static boolean reachesOutside(Representation shown) {
+    int outside = shown.outside().size();
+    return outside >= TEXTS && outside < shown.rules().size();
+  }
+
   /** Several ways to show it, or one with several helpers. */
   private static boolean isMuch(Representation shown) {
     int all = shown.texts().size() + shown.helpers().size();
     return shown.texts().size() >= TEXTS ? all >= RULES : shown.texts().size() == 1 && all > RULES;
   }
 
-  /** A class that keeps rules, and shows itself as text as well. */
+  /** A class that keeps rules, and shows itself as text, or reaches outside, as well. */
   private static Finding shows(TypeFact type, Representation shown) {
-    List<String> making = new ArrayList<>(shown.texts());
-    making.addAll(shown.helpers());
-    List<String> members = new ArrayList<>(making);
-    members.addAll(shown.rules());
-    String name = Finding.shortName(type.name());
+    List<Evidence.Group> groups = sides(shown);
+    List<String> members = groups.stream().flatMap(each -> each.methods().stream()).toList();
+    int others = members.size() - shown.rules().size();
+    boolean text = groups.get(0).name().equals(TEXT);
+    boolean three = groups.size() > 2;
+    String does =
+        three
+            ? "show it as text or reach outside"
+            : text ? "show it as text" : "reach for files, network or database";
+    String reasons =
+        three
+            ? "three reasons to change: its rules, how it is shown, and what it reaches outside"
+            : text
+                ? "two reasons to change: its rules, and how it is shown"
+                : "two reasons to change: its rules, and what it reaches outside";
     return new Finding(
         Smell.DIVERGENT_CHANGE,
         Form.WHOLE,
-        weight(making.size(), shown.rules().size()),
+        weight(others, shown.rules().size()),
         type.name(),
         List.of(),
         members,
         type.range(),
-        "%d methods show it as text, beside %d that keep its rules"
-            .formatted(making.size(), shown.rules().size()),
-        "%s has two reasons to change: its rules, and how it is shown.".formatted(name),
+        "%d methods %s, beside %d that keep its rules"
+            .formatted(others, does, shown.rules().size()),
+        "%s has %s.".formatted(Finding.shortName(type.name()), reasons),
         new Evidence(
             List.of(
                 new Evidence.Figure(
-                    "texts",
-                    making.size(),
-                    RULES,
-                    "%d methods only read it and make text, or help them".formatted(making.size())),
+                    "texts", others, RULES, "%d methods %s".formatted(others, does)),
                 new Evidence.Figure(
                     "rules",
                     shown.rules().size(),
                     RULES,
                     "%d methods decide something, or change it".formatted(shown.rules().size()))),
-            "The two sides:",
-            List.of(
-                new Evidence.Group("shown as text", List.of(), making, List.of()),
-                new Evidence.Group("rules", List.of(), shown.rules(), List.of())),
+            "Its sides:",
+            groups,
             rows(type, members),
             List.of()));
+  }
+
+  private static List<Evidence.Group> sides(Representation shown) {
+    List<Evidence.Group> groups = new ArrayList<>();
+    if (isMuch(shown)) {
+      List<String> making = new ArrayList<>(shown.texts());
+      making.addAll(shown.helpers());
+      groups.add(new Evidence.Group(TEXT, List.of(), making, List.of()));
+    }
+    if (shown.outside().size() >= TEXTS) {
+      groups.add(new Evidence.Group("outside", List.of(), shown.outside(), List.of()));
+    }
+    groups.add(new Evidence.Group("rules", List.of(), shown.rules(), List.of()));
+    return groups;
   }
 
   private static Finding finding(
@@ -201,7 +228,7 @@ final class DivergentChange implements Detector {
 
   /** 30 for what is shown beside rules, and more for each of both: up to 5 for each. */
   static int weight(int texts, int rules) {
-    return (int) Math.round(30 + 5 * (1 - 3.0 / texts) + 5 * (1 - 3.0 / rules));
+    return (int) Math.round(30 + Math.max(0, 5 * (1 - 3.0 / texts)) + 5 * (1 - 3.0 / rules));
   }
 
   /** 20; for each kind of evidence up to 15 for its groups and 15 for its clients or commits. */

@@ -28,6 +28,7 @@ import paredown.text.Listed;
  */
 final class Duplicate implements Detector {
   private static final int RUN_WORDS = 12;
+  private static final int BODY_WORDS = 9;
   private static final int RUN_NAMES = 4;
   private static final int RUN_STATEMENTS = 3;
   private static final int MANY = 40;
@@ -65,6 +66,14 @@ final class Duplicate implements Detector {
           .toList();
     }
 
+    /** Whether it is all that a method of one statement does. */
+    boolean isBody() {
+      return row.spans().size() == 1
+          && begin().depth() == 0
+          && row.owned().method().body().statements() == 1
+          && words() >= BODY_WORDS;
+    }
+
     boolean isOneKind() {
       return last > first && new HashSet<>(wording()).size() == 1;
     }
@@ -73,9 +82,8 @@ final class Duplicate implements Detector {
       List<Span> all = row.spans().subList(first, last + 1);
       int names = all.stream().mapToInt(span -> span.wording().names()).sum();
       int statements = row.statements().subList(first, last + 1).stream().mapToInt(i -> i).sum();
-      return words() >= RUN_WORDS
+      return (words() >= RUN_WORDS && statements >= RUN_STATEMENTS || isBody())
           && names >= RUN_NAMES
-          && statements >= RUN_STATEMENTS
           && !isOneKind();
     }
   }
@@ -291,14 +299,15 @@ final class Duplicate implements Detector {
 
   private static String summary(
       List<List<Run>> clusters, Set<String> members, List<String> classes, int places) {
+    int lines = lines(clusters.get(0).get(0));
+    boolean one = clusters.size() == 1;
     String what =
-        clusters.size() == 1
-            ? Counted.of(lines(clusters.get(0).get(0)), "line", "lines") + " "
-            : clusters.size() + " pieces of code ";
+        (one ? Counted.of(lines, "line", "lines") : clusters.size() + " pieces of code")
+            + (one && lines == 1 ? " stands " : " stand ");
     return classes.size() > 1
-        ? what + "stand in %s, too".formatted(Listed.of(classes.subList(1, classes.size())))
+        ? what + "in %s, too".formatted(Listed.of(classes.subList(1, classes.size())))
         : what
-            + "stand %s in %s"
+            + "%s in %s"
                 .formatted(
                     places == 2 ? "twice" : places + " times",
                     members.size() == 1

@@ -27,6 +27,9 @@ import paredown.text.Counted;
  * annotations and classes without fields of their own are none.
  */
 final class GodClass implements Detector {
+  /** Projects of fewer classes have one that is the largest for a reason that shows. */
+  private static final int SMALL_PROJECT = 40;
+
   private static final int HEAVY_METHODS = 3;
   private static final int HEAVY_BRANCHES = 7;
 
@@ -42,7 +45,8 @@ final class GodClass implements Detector {
   private static Stream<Finding> judge(TypeFact type, Grounds grounds) {
     Limits limits = grounds.limits();
     int complexity = Size.weightedMethods(type);
-    if (complexity < limits.godComplexity()) {
+    boolean towers = complexity * 2 >= limits.godComplexity() && towers(type, complexity, grounds);
+    if (complexity < limits.godComplexity() && !towers) {
       return Stream.empty();
     }
     Set<String> foreign = ForeignData.of(type, grounds.types());
@@ -50,13 +54,21 @@ final class GodClass implements Detector {
     boolean meddles =
         foreign.size() > limits.godForeign() && cohesion.percent() < limits.godCohesion();
     List<MemberGroups.Group> apart = MemberGroups.of(type).stream().filter(heavy(type)).toList();
-    if (!meddles && apart.size() < 2) {
+    if (!meddles && apart.size() < 2 && !towers) {
       return Stream.empty();
     }
     List<MemberGroups.Group> groups = Responsibilities.of(type, grounds.clients());
     return groups.stream().filter(heavy(type)).count() > 1
         ? Stream.of(finding(type, complexity, foreign, cohesion, apart.size(), groups, grounds))
         : Stream.empty();
+  }
+
+  /** Whether a class is by far the largest of a small project. */
+  private static boolean towers(TypeFact type, int complexity, Grounds grounds) {
+    List<TypeFact> others = grounds.judged().filter(each -> each != type).toList();
+    return others.size() >= 2
+        && others.size() < SMALL_PROJECT
+        && others.stream().allMatch(each -> Size.weightedMethods(each) * 2 <= complexity);
   }
 
   /** A group is a responsibility of its own where it has state, and logic that works on it. */

@@ -2,8 +2,10 @@ package paredown.smell;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
 import paredown.facts.Access;
@@ -22,6 +24,9 @@ import paredown.text.Listed;
  */
 final class LazyClass implements Detector {
   private static final int SMALL = 4;
+
+  /** More static methods than this are a library. */
+  private static final int HELPERS = 8;
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -53,6 +58,9 @@ final class LazyClass implements Detector {
     Optional<Finding> found = passesOn(type, grounds);
     if (found.isEmpty()) {
       found = addsNothing(type, grounds);
+    }
+    if (found.isEmpty()) {
+      found = helpsSeveral(type, grounds);
     }
     if (found.isEmpty() && !open && type.outer().isEmpty()) {
       found =
@@ -251,6 +259,50 @@ final class LazyClass implements Detector {
         .map(Access::use)
         .filter(use -> use.type().equals(type.name()) && use.member().equals(method.signature()))
         .isPresent();
+  }
+
+  /** Static methods without state, each of which one other class alone calls, and not the same. */
+  private static Optional<Finding> helpsSeveral(TypeFact type, Grounds grounds) {
+    List<MethodFact> methods =
+        type.methods().stream()
+            .filter(method -> !method.isConstructor() && !method.isPrivate())
+            .toList();
+    boolean bag =
+        methods.size() >= 2
+            && methods.size() <= HELPERS
+            && methods.stream().allMatch(MethodFact::isStatic)
+            && type.fields().isEmpty();
+    if (!bag) {
+      return Optional.empty();
+    }
+    Map<String, Set<String>> users = grounds.clients().ofMembers(type);
+    Set<String> served = new TreeSet<>();
+    List<Evidence.Row> rows = new ArrayList<>();
+    for (MethodFact method : methods) {
+      Set<String> own = users.getOrDefault(method.signature(), Set.of());
+      if (own.size() != 1) {
+        return Optional.empty();
+      }
+      served.addAll(own);
+      rows.add(row(method, List.of("for " + Finding.shortName(own.iterator().next()))));
+    }
+    if (served.size() < 2) {
+      return Optional.empty();
+    }
+    String said = "%d static methods, each for one class".formatted(methods.size());
+    return Optional.of(
+        finding(
+            type,
+            Form.UNUSED,
+            32,
+            said,
+            "%s has nothing of its own; each of its methods serves one class.",
+            "",
+            List.of(
+                new Evidence.Figure("helpers", methods.size(), 2, said),
+                clientsFigure(type, grounds)),
+            "Who calls what:",
+            rows));
   }
 
   private static Evidence.Figure clientsFigure(TypeFact type, Grounds grounds) {

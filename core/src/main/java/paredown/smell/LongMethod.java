@@ -13,18 +13,30 @@ import paredown.text.Counted;
  * line or a comment begins one, and a stage is named by its comment, or by the variables that it
  * sets for later.
  *
- * <p>Fowler, "Refactoring", 1999, chapter 3. Bodies that hardly decide are tables, not methods.
+ * <p>Fowler, "Refactoring", 1999, chapter 3. Bodies that hardly decide are tables, not methods. A
+ * method of half that length is long where comments name three stages of it.
  */
 final class LongMethod implements Detector {
   private static final int DECISIONS = 5;
+  private static final int STAGES = 3;
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
     return grounds
         .methods()
-        .filter(owned -> owned.method().range().lines() > grounds.limits().longLines())
+        .filter(owned -> isLong(owned.method(), grounds.limits()))
         .filter(owned -> owned.method().branches() > DECISIONS)
         .map(owned -> finding(owned, grounds.limits()));
+  }
+
+  /** Whether a method does not fit a screen, or half of it is in stages that have names already. */
+  private static boolean isLong(MethodFact method, Limits limits) {
+    int lines = method.range().lines();
+    long named =
+        method.body().paragraphs().stream()
+            .filter(stage -> !stage.get(0).comment().isEmpty())
+            .count();
+    return lines > limits.longLines() || lines * 2 > limits.longLines() && named >= STAGES;
   }
 
   private static Finding finding(Owned owned, Limits limits) {

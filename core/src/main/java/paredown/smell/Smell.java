@@ -29,8 +29,8 @@ public enum Smell {
       "divergent",
       "divergent change",
       "A class diverges where groups of clients, or of commits, touch members that have nothing in"
-          + " common, or where it keeps rules and shows itself as text as well: it has several"
-          + " reasons to change.",
+          + " common, or where it keeps rules and shows itself as text, or reaches outside, as well:"
+          + " it has several reasons to change.",
       "the groups are two ends of one protocol, such as writing and reading one format"),
   DUPLICATE(
       "duplicate",

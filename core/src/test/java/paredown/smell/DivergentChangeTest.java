@@ -189,4 +189,26 @@ class DivergentChangeTest {
         List.of(),
         divergent(Found.in(folder.resolve("view"), shown.replace("Account", "AccountView"))));
   }
+
+  private static final String LEDGER =
+      """
+      import java.nio.file.*;
+      public class %s {
+        private int cents;
+        void pay(int more) { if (more < 0) { throw new IllegalStateException(); } cents += more; }
+        int due() { return cents > 100 ? cents / 2 : 0; }
+        void forgive() { cents = 0; }
+        void save(Path to) throws Exception { Files.writeString(to, "" + cents); }
+        void load(Path from) throws Exception { cents = Integer.parseInt(Files.readString(from)); }
+      }
+      """;
+
+  @Test
+  void findsRulesAndFilesInOneClassUnlessItIsNamedForThem() {
+    assertEquals(
+        List.of("2 methods reach for files, network or database, beside 3 that keep its rules"),
+        divergent(Found.in(folder, LEDGER.formatted("Ledger"))));
+    assertEquals(
+        List.of(), divergent(Found.in(folder.resolve("store"), LEDGER.formatted("LedgerStore"))));
+  }
 }

@@ -144,4 +144,42 @@ class DuplicateTest {
             .of(Form.REPEATED)
             .size());
   }
+
+  @Test
+  void findsOneHelperThatStandsInSeveralClasses() {
+    String desk =
+        """
+        public class %s {
+          String text(long %s) { return "" + money(%2$s); }
+          private static String money(long %2$s) {
+            return String.format("%%d.%%02d", Math.abs(%2$s) / 100, Math.abs(%2$s) %% 100);
+          }
+        }
+        """;
+    Found found =
+        Found.in(
+            folder,
+            desk.formatted("Desk", "cents"),
+            desk.formatted("Bill", "due"),
+            desk.formatted("Fare", "price"),
+            desk.formatted("Quay", "fee"));
+    assertEquals(
+        List.of("Bill: 1 line stands in Desk, Fare and Quay, too"), found.of(Form.REPEATED));
+  }
+
+  @Test
+  void takesTypesOfVariablesForNoDifference() {
+    String course =
+        QUEUE
+            .formatted("Course", "names", "name")
+            .replace("List<String> names", "LinkedList<String> names");
+    assertEquals(
+        1,
+        Found.in(
+                folder,
+                QUEUE.formatted("Berths", "boats", "boat"),
+                course.replace("ArrayList", "LinkedList"))
+            .of(Form.REPEATED)
+            .size());
+  }
 }

@@ -148,4 +148,25 @@ class LazyClassTest {
     String more = "boolean free() { return cents == 0; }";
     assertEquals(List.of(), Found.in(folder, NOTE.formatted(more), BERTH).of(Form.SINGLE));
   }
+
+  @Test
+  void findsStaticHelpersOfWhichEachServesOneClass() {
+    String helpers =
+        """
+        final class Helpers {
+          static int half(int x) { return x / 2; }
+          static String sign(int x) { return x < 0 ? "-" : "+"; }
+        }
+        """;
+    String berth = "public class Berth { int x(int n) { return Helpers.half(n); } }";
+    String quay = "public class Quay { String y(int n) { return Helpers.%s; } }";
+    assertEquals(
+        List.of("Helpers: 2 static methods, each for one class"),
+        Found.in(folder, helpers, berth, quay.formatted("sign(n)")).of(Form.UNUSED));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder.resolve("both"), helpers, berth, quay.formatted("sign(n) + Helpers.half(n)"))
+            .of(Form.UNUSED));
+  }
 }

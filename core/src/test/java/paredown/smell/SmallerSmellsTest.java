@@ -192,4 +192,22 @@ class SmallerSmellsTest {
     assertTrue(Smell.LONG_METHOD.isSmaller() && Smell.PASSED_PARAMETER.isSmaller());
     assertTrue(!Smell.LAZY_CLASS.isSmaller() && !Smell.GOD_CLASS.isSmaller());
   }
+
+  @Test
+  void findsAMethodOfHalfAScreenThatCommentsDivideIntoStages() {
+    StringBuilder body = new StringBuilder();
+    for (int i = 0; i < 6; i++) {
+      body.append(i < 3 ? "    // stage " + i + "\n" : "\n");
+      body.append("    if (x > %d) {\n      x -= %d;\n    }\n    x++;\n".formatted(i, i + 1));
+    }
+    String text = "public class Pilot {\n  int guide(int x) {\n%s    return x;\n  }\n}\n";
+    assertTrue(
+        Found.in(folder, text.formatted(body)).all().stream()
+            .anyMatch(each -> each.smell() == Smell.LONG_METHOD));
+    assertTrue(
+        Found.in(folder.resolve("bare"), text.formatted(body.toString().replaceAll("//.*", "")))
+            .all()
+            .stream()
+            .noneMatch(each -> each.smell() == Smell.LONG_METHOD));
+  }
 }
