@@ -58,7 +58,8 @@ public final class Candidates {
       case PART -> List.of(extractPart());
       case QUESTION -> List.of(askTheObject());
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
-      case CONSTRUCTOR, UNUSED, REPEATED -> List.of();
+      case REPEATED -> List.of(oneForAll());
+      case CONSTRUCTOR, UNUSED -> List.of();
     };
   }
 
@@ -181,6 +182,19 @@ public final class Candidates {
   private String partName(String target) {
     String method = finding.members().get(0).replaceAll("\\(.*", "");
     return method + NameWords.capitalised(Finding.shortName(target).replaceAll(".*\\.", ""));
+  }
+
+  /** The first of the places as a method, which the others call. */
+  private Candidate oneForAll() {
+    Evidence.Row first = finding.evidence().rows().get(0);
+    int words = figure("words").orElseThrow().value();
+    return byHand(
+        "pare extract method %s:%d-%d"
+            .formatted(first.file(), first.line(), finding.range().end().line() - 1),
+        "extract one of them as a method, and let the others call it",
+        new Effect(
+            List.of(new Effect.Figure("words that repeat others", words, 0)),
+            List.of("1 method more")));
   }
 
   private Candidate askTheObject() {

@@ -23,13 +23,18 @@ import paredown.text.Counted;
  *
  * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; groups that share
  * nothing are those of Hitz and Montazeri, 1995. A class that cannot be told apart into
- * responsibilities may be long or dense, but does no several things. Interfaces, enums, records,
- * annotations and classes without fields of their own are none.
+ * responsibilities may be long or dense, but does no several things, unless it is very large and
+ * knows much of others: one tangle. Interfaces, enums, records, annotations and classes without
+ * fields of their own are none.
  */
 final class GodClass implements Detector {
   /** Projects of fewer classes have one that is the largest for a reason that shows. */
   private static final int SMALL_PROJECT = 40;
 
+  /** So many times the limit no class comes to that does one thing. */
+  private static final int TANGLE = 4;
+
+  private static final int TANGLED_METHODS = 60;
   private static final int HEAVY_METHODS = 3;
   private static final int HEAVY_BRANCHES = 7;
 
@@ -54,11 +59,15 @@ final class GodClass implements Detector {
     boolean meddles =
         foreign.size() > limits.godForeign() && cohesion.percent() < limits.godCohesion();
     List<MemberGroups.Group> apart = MemberGroups.of(type).stream().filter(heavy(type)).toList();
-    if (!meddles && apart.size() < 2 && !towers) {
+    boolean tangle =
+        complexity >= TANGLE * limits.godComplexity()
+            && foreign.size() > limits.godForeign()
+            && Size.methodsWithLogic(type) >= TANGLED_METHODS;
+    if (!meddles && apart.size() < 2 && !towers && !tangle) {
       return Stream.empty();
     }
     List<MemberGroups.Group> groups = Responsibilities.of(type, grounds.clients());
-    return groups.stream().filter(heavy(type)).count() > 1
+    return groups.stream().filter(heavy(type)).count() > 1 || tangle
         ? Stream.of(finding(type, complexity, foreign, cohesion, apart.size(), groups, grounds))
         : Stream.empty();
   }
@@ -139,7 +148,12 @@ final class GodClass implements Detector {
     type.fields().stream().map(FieldFact::name).forEach(members::add);
     type.methods().stream().map(MethodFact::signature).forEach(members::add);
     String knows = "the data of " + Counted.of(others, "other class", "other classes");
-    String summary = groups.size() + " groups of members" + (others > 0 ? "; " + knows : "");
+    long parts = responsibilities.stream().filter(heavy(type)).count();
+    String tells =
+        parts > 1
+            ? groups.size() + " groups of members"
+            : "one tangle of %d members".formatted(members.size());
+    String summary = tells + (others > 0 ? "; " + knows : "");
     return new Finding(
         Smell.GOD_CLASS,
         Form.WHOLE,

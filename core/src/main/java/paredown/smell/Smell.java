@@ -98,7 +98,7 @@ public enum Smell {
     this.leave = leave;
   }
 
-  /** Whether it is one of the smaller smells, which lead to the five and show when asked for. */
+  /** Whether it is one of the smaller smells, which lead to the six and show when asked for. */
   public boolean isSmaller() {
     return compareTo(LAZY_CLASS) > 0;
   }

@@ -129,4 +129,28 @@ class DetectorsTest {
   private static int god(int complexity, int foreign, double cohesion) {
     return GodClass.weight(complexity, foreign, cohesion, Limits.defaults());
   }
+
+  @Test
+  void takesAVeryLargeClassThatHangsTogetherForOneTangle() {
+    StringBuilder fields = new StringBuilder();
+    StringBuilder methods = new StringBuilder();
+    for (int i = 0; i < 8; i++) {
+      fields.append("  int f%d;\n".formatted(i));
+    }
+    for (int i = 0; i < 63; i++) {
+      methods.append(
+          "  int m%d(Tide t, int x) { if (x > %d && x < t.f%d) { n += x; } return n > x ? n : t.f%d; }\n"
+              .formatted(i, i, i % 8, (i + 1) % 8));
+    }
+    String tide = "public class Tide {\n" + fields + "}\n";
+    String pilot = "public class Pilot {\n  private int n;\n%s}\n";
+    Found found = Found.in(folder, tide, pilot.formatted(methods));
+    assertTrue(
+        found.of(Form.WHOLE).contains("Pilot: one tangle of 64 members; the data of 1 other class"),
+        found.of(Form.WHOLE).toString());
+    String few = methods.substring(0, methods.indexOf("  int m50("));
+    assertTrue(
+        Found.in(folder.resolve("few"), tide, pilot.formatted(few)).of(Form.WHOLE).stream()
+            .noneMatch(each -> each.startsWith("Pilot: one tangle")));
+  }
 }
