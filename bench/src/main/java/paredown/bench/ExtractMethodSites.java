@@ -9,7 +9,9 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import paredown.facts.Facts;
@@ -92,6 +94,11 @@ final class ExtractMethodSites implements Sites {
                   source.line(end - 1),
                   source.column(end - 1));
       sites.add(new Site(kind, new ExtractMethod(place, "partTakenOut"), new TreeSet<>()));
+      sites.add(
+          new Site(
+              "duplicates",
+              new ExtractMethod(place, "partTakenOut", Optional.empty(), true, Set.of()),
+              new TreeSet<>()));
     }
   }
 }

@@ -182,7 +182,8 @@ final class ExtractCommand extends PareCommand {
         "Makes a private method of statements that follow each other, or of one expression, below",
         "the method that they stand in, and calls it in their place. It takes the values that it",
         "needs in the order in which it names them, and gives the one that what follows needs.",
-        "With --to it moves on to the type that it lives on."
+        "With --duplicates all, places of the class that say the same call it, too; with --to it moves",
+        "on to the type that it lives on."
       },
       footer = {
         "",
@@ -211,6 +212,15 @@ final class ExtractCommand extends PareCommand {
     private String name;
 
     @Option(
+        names = "--duplicates",
+        paramLabel = "all|none",
+        description = {
+          "all: other places of the class that say the same call it, too;",
+          "literals in which they differ become parameters. none is usual."
+        })
+    private String duplicates = "none";
+
+    @Option(
         names = "--to",
         paramLabel = "TYPE",
         description = {
@@ -237,7 +247,17 @@ final class ExtractCommand extends PareCommand {
               place,
               name,
               Optional.ofNullable(target),
+              isAll(),
               Accepted.of(accepted, ExtractMethod.acceptable())));
+    }
+
+    private boolean isAll() {
+      if (!List.of("all", "none").contains(duplicates)) {
+        throw new UnusableRequest(
+            "--duplicates is all or none, not " + duplicates + ".",
+            "Say --duplicates all, or leave it out.");
+      }
+      return duplicates.equals("all");
     }
   }
 

@@ -174,7 +174,7 @@ public final class Candidates {
                     "foreign data in place", figure("data").orElseThrow().value(), 0)),
             List.of("1 method more"));
     ExtractMethod extract =
-        new ExtractMethod(place, partName(target), Optional.of(target), Set.of());
+        new ExtractMethod(place, partName(target), Optional.of(target), false, Set.of());
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
@@ -188,6 +188,27 @@ public final class Candidates {
   private Candidate oneForAll() {
     Evidence.Row first = finding.evidence().rows().get(0);
     int words = figure("words").orElseThrow().value();
+    boolean one =
+        finding.evidence().rows().stream().allMatch(each -> each.file().equals(first.file()))
+            && finding.identity().stream().allMatch(each -> each.startsWith(type.name() + "#"));
+    if (one) {
+      int last = finding.range().end().line() - 1;
+      String place = "%s:%d-%d".formatted(first.file(), first.line(), last);
+      String name = finding.members().get(0).replaceAll("\\(.*", "") + "Part";
+      return new Candidate(
+          finding.id(),
+          new Cure.Part(
+              new ExtractMethod(
+                  place,
+                  Character.toLowerCase(name.charAt(0)) + name.substring(1),
+                  Optional.empty(),
+                  true,
+                  Set.of()),
+              new Effect(
+                  List.of(
+                      new Effect.Figure("lines of it in each place", last - first.line() + 1, 1)),
+                  List.of("1 method more"))));
+    }
     return byHand(
         "pare extract method %s:%d-%d"
             .formatted(first.file(), first.line(), finding.range().end().line() - 1),

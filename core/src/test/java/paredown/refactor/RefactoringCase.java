@@ -108,7 +108,12 @@ record RefactoringCase(
   /** The operation with its arguments. */
   Refactoring refactoring() {
     if (operation.get(0).equals("extract") && operation.get(1).equals("method")) {
-      return new ExtractMethod(operation.get(2), option("--name"), optional("--to"), accepted());
+      return new ExtractMethod(
+          operation.get(2),
+          option("--name"),
+          optional("--to"),
+          operation.contains("--duplicates"),
+          accepted());
     }
     if (operation.get(0).equals("extract") && !operation.get(1).equals("class")) {
       return new ExtractVariable(

@@ -139,7 +139,28 @@ interface Draw {
             bodies(file, List.of(text.split("\n", -1)), random, places);
           }
         });
-    return "extract method %s --name part".formatted(one(places, random));
+    String place = one(places, random);
+    if (random.nextBoolean()) {
+      return "extract method %s --name part".formatted(place);
+    }
+    repeat(files, place, random);
+    return "extract method %s --name part --duplicates all".formatted(place);
+  }
+
+  /** Puts the same lines in a block of their own below, now and then with another number. */
+  private static void repeat(Map<String, String> files, String place, Random random) {
+    String[] parts = place.substring("src/".length()).split("[:-]");
+    List<String> lines = new ArrayList<>(List.of(files.get(parts[0]).split("\n", -1)));
+    int first = Integer.parseInt(parts[1]) - 1;
+    int last = Integer.parseInt(parts[2]);
+    List<String> copy = new ArrayList<>(lines.subList(first, last));
+    if (random.nextBoolean()) {
+      copy.replaceAll(line -> line.replaceFirst("(?<![\\w.])[2-9](?![\\w.])", "17"));
+    }
+    copy.add(0, "    {");
+    copy.add("    }");
+    lines.addAll(last, copy);
+    files.put(parts[0], String.join("\n", lines));
   }
 
   /** A line that declares a variable with a value. */

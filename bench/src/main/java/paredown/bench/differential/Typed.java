@@ -48,7 +48,12 @@ final class Typed {
       return new InlineClass(words.get(2), option("--into"), accepted);
     }
     if (words.get(0).equals("extract") && words.get(1).equals("method")) {
-      return new ExtractMethod(words.get(2), option("--name").orElseThrow());
+      return new ExtractMethod(
+          words.get(2),
+          option("--name").orElseThrow(),
+          Optional.empty(),
+          words.contains("--duplicates"),
+          accepted);
     }
     if (words.get(0).equals("extract") && !words.get(1).equals("class")) {
       return new ExtractVariable(

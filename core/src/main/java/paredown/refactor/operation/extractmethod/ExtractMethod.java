@@ -28,10 +28,15 @@ import paredown.refactor.plan.Rounds;
  * @param place where they stand, as it is typed
  * @param name of the new method
  * @param target the type that gets it; empty where it stays
+ * @param duplicates whether other places of the class that say the same call it, too
  * @param accepted the kinds of refusal that are accepted for its move
  */
 public record ExtractMethod(
-    String place, String name, Optional<String> target, Set<RefusalKind> accepted)
+    String place,
+    String name,
+    Optional<String> target,
+    boolean duplicates,
+    Set<RefusalKind> accepted)
     implements Refactoring {
 
   public ExtractMethod {
@@ -40,19 +45,19 @@ public record ExtractMethod(
 
   /** An extraction whose method stays. */
   public ExtractMethod(String place, String name) {
-    this(place, name, Optional.empty(), Set.of());
+    this(place, name, Optional.empty(), false, Set.of());
   }
 
   /** The same under another name. */
   public ExtractMethod named(String other) {
-    return new ExtractMethod(place, other, target, accepted);
+    return new ExtractMethod(place, other, target, duplicates, accepted);
   }
 
   /** The same, which overrules one more kind of refusal. */
   public ExtractMethod accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);
     more.add(kind);
-    return new ExtractMethod(place, name, target, more);
+    return new ExtractMethod(place, name, target, duplicates, more);
   }
 
   /** The kinds of refusal that can be accepted where the method moves on. */
@@ -90,7 +95,7 @@ public record ExtractMethod(
                 "Code of " + owner.substring(owner.lastIndexOf('.') + 1),
                 name,
                 to.substring(to.lastIndexOf('.') + 1)),
-        List.of(new ExtractMethod(place, name), move));
+        List.of(new ExtractMethod(place, name, Optional.empty(), duplicates, Set.of()), move));
   }
 
   @Override
@@ -114,10 +119,11 @@ public record ExtractMethod(
 
   @Override
   public String command() {
-    return "pare extract method %s --name %s%s%s"
+    return "pare extract method %s --name %s%s%s%s"
         .formatted(
             Arguments.quoted(place),
             name,
+            duplicates ? " --duplicates all" : "",
             target.map(to -> " --to " + Arguments.quoted(to)).orElse(""),
             Arguments.accepting(accepted));
   }

@@ -19,20 +19,24 @@ import paredown.UnusableRequest;
 import paredown.edit.Carried;
 import paredown.edit.Change;
 import paredown.edit.Indent;
+import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.Refused;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Part;
+import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Listed;
 import paredown.text.SourceText;
 
 /** Works out the new method and its call, or why there can be none. */
@@ -46,6 +50,7 @@ final class ExtractMethodPlan {
   private final OwnerClass owner;
   private final Locals locals;
   private final Exits exits;
+  private final List<GivenLiteral> literals = new ArrayList<>();
 
   ExtractMethodPlan(ExtractMethod arguments, UnitTrees trees, Part part) {
     this.arguments = arguments;
@@ -100,17 +105,26 @@ final class ExtractMethodPlan {
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
 
+    List<Callee> twins = twins(shape, parameters);
+    if (arguments.duplicates() && twins.isEmpty()) {
+      throw new UnusableRequest(
+          "No other place of %s says the same and could call it.".formatted(owner.writtenName()),
+          "Leave --duplicates out.");
+    }
+    if (arguments.duplicates()) {
+      literals.addAll(
+          GivenLiteral.of(trees, part, owner, twins.stream().map(Callee::twin).toList()));
+    }
     TypeNames names = new TypeNames(trees, program.symbols()::key);
     EditList edits = new EditList();
     String file = trees.path();
     edits.add(
         file,
         new Replacement(
-            part.start(), part.end(), List.of(call(shape, parameters, names)), List.of()));
-    if (shape.result() == Result.DECLARES) {
-      for (Locals.Named use : locals.later(shape.variable())) {
-        edits.add(file, local(use));
-      }
+            part.start(), part.end(), call(this, null, shape, parameters, names), List.of()));
+    declareLater(shape, edits);
+    if (arguments.duplicates()) {
+      twins.forEach(each -> replace(each, parameters, names, edits));
     }
     edits.add(file, declaration(shape, parameters, thrown, names));
     names.imports().forEach(each -> edits.add(file, each));
@@ -129,7 +143,7 @@ final class ExtractMethodPlan {
         Map.of(),
         Map.of(),
         Set.of(file),
-        new Change.Report(List.of(), List.of(), List.of(), notes(parameters))
+        new Change.Report(List.of(), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
   }
 
@@ -139,12 +153,97 @@ final class ExtractMethodPlan {
     return first == last ? "Line " + first : "What stands in lines " + first + " to " + last;
   }
 
-  private static List<String> notes(List<VariableElement> parameters) {
-    return parameters.size() > 4
-        ? List.of(
-            "It takes %d values; less code, or code around it, may need fewer."
-                .formatted(parameters.size()))
-        : List.of();
+  private List<String> notes(List<VariableElement> parameters, List<Callee> twins) {
+    List<String> notes = new ArrayList<>();
+    int values = parameters.size() + literals.size();
+    if (values > 4) {
+      notes.add(
+          "It takes %d values; less code, or code around it, may need fewer.".formatted(values));
+    }
+    if (!twins.isEmpty()) {
+      List<String> lines =
+          twins.stream()
+              .map(each -> String.valueOf(source.line(each.twin().part().start())))
+              .toList();
+      String places = (lines.size() == 1 ? "line " : "lines ") + Listed.of(lines);
+      notes.add(
+          arguments.duplicates()
+              ? "The same stood in %s, too, and is a call now.".formatted(places)
+              : "The same stands in %s, too; --duplicates all makes calls of that as well."
+                  .formatted(places));
+    }
+    return notes;
+  }
+
+  /** A place that says the same, and could call the new method. */
+  private record Callee(Twin twin, ExtractMethodPlan plan, Shape shape) {}
+
+  private List<Callee> twins(Shape shape, List<VariableElement> parameters) {
+    List<Callee> twins = new ArrayList<>();
+    for (Twin twin : Twins.of(trees, owner, part)) {
+      try {
+        ExtractMethodPlan plan = new ExtractMethodPlan(arguments, trees, twin.part());
+        Callee callee = new Callee(twin, plan, plan.shape());
+        if (fits(callee, shape, parameters) && GivenLiteral.fit(trees, owner, part, twin)) {
+          twins.add(callee);
+        }
+      } catch (Refused | UnusableRequest other) {
+        // It leaves by another way than the part, so that it cannot call the same method.
+      }
+    }
+    return twins;
+  }
+
+  private boolean fits(Callee other, Shape shape, List<VariableElement> parameters) {
+    boolean sameResult =
+        other.shape().result() == shape.result()
+            && program.types().isSameType(other.shape().type(), shape.type())
+            && (shape.variable() == null
+                || other.twin().stands(other.shape().variable(), shape.variable(), program));
+    return sameResult
+        && other.plan().owner.element().equals(owner.element())
+        && (isStatic() || !other.plan().isStatic())
+        && !(shape.result() == Result.SETS
+            && other.plan().locals.isUnset(other.shape().variable())
+                != locals.isUnset(shape.variable()))
+        && parameters.stream().allMatch(each -> other.plan().standing(other.twin(), each) != null)
+        && other.plan().locals.inputs().stream().noneMatch(each -> isMixed(other, each));
+  }
+
+  /** Whether a place sets a variable that stands for several there. */
+  private boolean isMixed(Callee other, VariableElement variable) {
+    return other.plan().locals.isWritten(variable)
+        && other.twin().shared().contains(program.symbols().key(variable));
+  }
+
+  /** The variable of this part that stands for one of another; null where there is none. */
+  private VariableElement standing(Twin twin, VariableElement other) {
+    return locals.inputs().stream()
+        .filter(each -> twin.stands(each, other, program))
+        .findFirst()
+        .orElse(null);
+  }
+
+  private void replace(
+      Callee each, List<VariableElement> parameters, TypeNames names, EditList edits) {
+    List<VariableElement> given =
+        parameters.stream().map(other -> each.plan().standing(each.twin(), other)).toList();
+    String why = "it is what " + arguments.name() + " does";
+    Part other = each.twin().part();
+    List<Piece> call = call(each.plan(), each.twin(), each.shape(), given, names);
+    edits.add(
+        trees.path(),
+        Rewriting.of(trees, other.start(), other.end(), why, call, List.of()).proving(why));
+    each.plan().declareLater(each.shape(), edits);
+  }
+
+  /** The uses behind the part of a variable that the call declares. */
+  private void declareLater(Shape shape, EditList edits) {
+    if (shape.result() == Result.DECLARES) {
+      for (Locals.Named use : locals.later(shape.variable())) {
+        edits.add(trees.path(), local(use));
+      }
+    }
   }
 
   private Shape shape() {
@@ -207,15 +306,24 @@ final class ExtractMethodPlan {
   }
 
   private String key(List<VariableElement> parameters) {
-    return Symbols.methodKey(
-        owner.binaryName(),
-        arguments.name(),
-        parameters.stream()
-            .map(each -> program.types().erasure(each.asType()).toString())
-            .toList());
+    List<String> types = new ArrayList<>();
+    parameters.forEach(each -> types.add(program.types().erasure(each.asType()).toString()));
+    literals.forEach(each -> types.add(each.type().toString()));
+    return Symbols.methodKey(owner.binaryName(), arguments.name(), types);
   }
 
-  private Written call(Shape shape, List<VariableElement> parameters, TypeNames names) {
+  /**
+   * The call in the place of a part.
+   *
+   * @param at what was planned for that part
+   * @param twin the part as a twin of this one; null for this one itself
+   */
+  private List<Piece> call(
+      ExtractMethodPlan at,
+      Twin twin,
+      Shape shape,
+      List<VariableElement> parameters,
+      TypeNames names) {
     Written.Text text = Written.text("");
     switch (shape.result()) {
       case DECLARES -> {
@@ -242,12 +350,20 @@ final class ExtractMethodPlan {
       named(text.text(separator), each);
       separator = ", ";
     }
+    List<Piece> pieces = new ArrayList<>();
+    for (GivenLiteral each : literals) {
+      pieces.add(text.text(separator).done());
+      pieces.add(each.given(trees, twin));
+      text = Written.text("");
+      separator = ", ";
+    }
     text.text(part.isExpression() ? ")" : ");");
     boolean ends = shape.result() == Result.RETURNS && shape.type().getKind() == TypeKind.VOID;
     if (ends) {
-      text.text(source.lineEnd() + source.indentAt(part.start()) + "return;");
+      text.text(source.lineEnd() + source.indentAt(at.part.start()) + "return;");
     }
-    return text.done();
+    pieces.add(text.done());
+    return pieces;
   }
 
   /** Names a local variable that stays where it is. */
@@ -276,6 +392,11 @@ final class ExtractMethodPlan {
     for (VariableElement each : parameters) {
       write(head.text(separator), each.asType(), names);
       head.text(" " + each.getSimpleName());
+      separator = ", ";
+    }
+    for (GivenLiteral each : literals) {
+      write(head.text(separator), each.type(), names);
+      head.text(" " + each.name());
       separator = ", ";
     }
     head.text(")");
@@ -314,6 +435,7 @@ final class ExtractMethodPlan {
         inside.add(local(use));
       }
     }
+    literals.forEach(each -> inside.add(each.taken(trees)));
     Indent indent = new Indent(source.indentAt(part.start()), layout.body());
     return new Carried(trees.path(), part.start(), part.end(), inside, indent, null);
   }

@@ -1,0 +1,142 @@
+package paredown.refactor.operation.extractmethod;
+
+import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.LiteralTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import paredown.edit.Carried;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.refactor.code.Part;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Token;
+
+/**
+ * A literal that is another in a twin, so that the new method takes it as a parameter.
+ *
+ * @param start where it stands in the part
+ * @param name of the parameter
+ */
+record GivenLiteral(int start, int end, TypeMirror type, String name) {
+  private static final int MOST = 3;
+
+  /** The literals in which the twins of a part differ from it, in the order of the text. */
+  static List<GivenLiteral> of(UnitTrees trees, Part part, OwnerClass owner, List<Twin> twins) {
+    Map<Integer, TreePath> known = literals(trees, owner);
+    Set<String> words = new HashSet<>();
+    for (Token token : trees.source().tokens()) {
+      words.add(trees.source().slice(token.start(), token.end()));
+    }
+    List<GivenLiteral> found = new ArrayList<>();
+    for (Token token : trees.source().tokens()) {
+      boolean differs =
+          part.holds(token.start()) && twins.stream().anyMatch(each -> differs(trees, token, each));
+      if (differs) {
+        TypeMirror type = type(trees.program(), known.get(token.start()));
+        found.add(new GivenLiteral(token.start(), token.end(), type, name(type, words)));
+      }
+    }
+    return found;
+  }
+
+  private static boolean differs(UnitTrees trees, Token token, Twin twin) {
+    Token own = twin.literals().get(token.start());
+    return own != null
+        && !trees
+            .source()
+            .slice(own.start(), own.end())
+            .equals(trees.source().slice(token.start(), token.end()));
+  }
+
+  /** Whether a twin's literals can be given where the part has others. */
+  static boolean fit(UnitTrees trees, OwnerClass owner, Part part, Twin twin) {
+    Map<Integer, TreePath> known = literals(trees, owner);
+    int count = 0;
+    for (Token token : trees.source().tokens()) {
+      if (!part.holds(token.start()) || !differs(trees, token, twin)) {
+        continue;
+      }
+      count++;
+      TreePath one = known.get(token.start());
+      TreePath other = known.get(twin.literals().get(token.start()).start());
+      boolean alike =
+          one != null
+              && other != null
+              && one.getLeaf().getKind() == other.getLeaf().getKind()
+              && !(one.getParentPath().getLeaf() instanceof CaseTree);
+      if (!alike) {
+        return false;
+      }
+    }
+    return count <= MOST;
+  }
+
+  private static Map<Integer, TreePath> literals(UnitTrees trees, OwnerClass owner) {
+    Map<Integer, TreePath> found = new HashMap<>();
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitLiteral(LiteralTree tree, Void unused) {
+        found.put(trees.start(tree), getCurrentPath());
+        return null;
+      }
+    }.scan(owner.path(), null);
+    return found;
+  }
+
+  private static TypeMirror type(Program program, TreePath literal) {
+    Object value = ((LiteralTree) literal.getLeaf()).getValue();
+    if (value instanceof String) {
+      return program.elements().getTypeElement("java.lang.String").asType();
+    }
+    TypeKind kind =
+        value instanceof Character
+            ? TypeKind.CHAR
+            : value instanceof Boolean
+                ? TypeKind.BOOLEAN
+                : value instanceof Long
+                    ? TypeKind.LONG
+                    : value instanceof Double
+                        ? TypeKind.DOUBLE
+                        : value instanceof Float ? TypeKind.FLOAT : TypeKind.INT;
+    return program.types().getPrimitiveType(kind);
+  }
+
+  private static String name(TypeMirror type, Set<String> words) {
+    String plain =
+        switch (type.getKind()) {
+          case DECLARED -> "text";
+          case CHAR -> "sign";
+          case BOOLEAN -> "flag";
+          default -> "number";
+        };
+    String name = plain;
+    for (int i = 2; !words.add(name); i++) {
+      name = plain + i;
+    }
+    return name;
+  }
+
+  /** The parameter in its place in the new method. */
+  Replacement taken(UnitTrees trees) {
+    return Replacement.of(start, end, Written.text("").local(name).done())
+        .proving("its callers give it");
+  }
+
+  /** The literal that a call gives: this, or a twin's own. */
+  Carried given(UnitTrees trees, Twin twin) {
+    Token own = twin == null ? null : twin.literals().get(start);
+    return own == null
+        ? Carried.range(trees.path(), start, end)
+        : Carried.range(trees.path(), own.start(), own.end());
+  }
+}

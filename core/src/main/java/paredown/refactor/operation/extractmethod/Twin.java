@@ -1,0 +1,93 @@
+package paredown.refactor.operation.extractmethod;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.VariableElement;
+import paredown.program.Program;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.code.Part;
+import paredown.refactor.code.UnitTrees;
+import paredown.text.Token;
+import paredown.text.TokenKind;
+
+/**
+ * A twin is a part that says the same as another, but for the names of its variables and for
+ * literals.
+ *
+ * @param part itself
+ * @param variables the keys of the other's variables, each with the key of its own
+ * @param shared the keys of its own variables that stand for several of the other's
+ * @param literals where the other has its literals, and its own in their places
+ */
+record Twin(
+    Part part, Map<String, String> variables, Set<String> shared, Map<Integer, Token> literals) {
+
+  /** A part as the twin of another in the same file; empty where it says something else. */
+  static Optional<Twin> of(UnitTrees trees, Part other, Part part) {
+    List<Token> first = tokens(trees, other);
+    List<Token> second = tokens(trees, part);
+    Twin twin = new Twin(part, new LinkedHashMap<>(), new HashSet<>(), new LinkedHashMap<>());
+    Map<String, String> back = new HashMap<>();
+    boolean alike = first.size() == second.size();
+    for (int i = 0; alike && i < first.size(); i++) {
+      alike = twin.match(trees, first.get(i), second.get(i), back);
+    }
+    return alike ? Optional.of(twin) : Optional.empty();
+  }
+
+  private boolean match(UnitTrees trees, Token one, Token own, Map<String, String> back) {
+    String there = trees.source().slice(one.start(), one.end());
+    String here = trees.source().slice(own.start(), own.end());
+    if (one.kind() != own.kind()) {
+      return false;
+    }
+    if (one.kind() == TokenKind.LITERAL) {
+      literals.put(one.start(), own);
+      return true;
+    }
+    String key = key(trees, one);
+    String ownKey = key(trees, own);
+    if (!key.startsWith("local ") || !ownKey.startsWith("local ")) {
+      return key.equals(ownKey) && there.equals(here);
+    }
+    boolean known = ownKey.equals(variables.getOrDefault(key, ownKey));
+    if (!key.equals(back.getOrDefault(ownKey, key))) {
+      shared.add(ownKey);
+    }
+    variables.put(key, ownKey);
+    back.put(ownKey, key);
+    return known;
+  }
+
+  private static List<Token> tokens(UnitTrees trees, Part part) {
+    return trees.source().tokens().stream()
+        .filter(token -> part.holds(token.start()) && !token.kind().isComment())
+        .toList();
+  }
+
+  /** What a name means, or the variable that it declares; empty for other signs. */
+  private static String key(UnitTrees trees, Token token) {
+    if (!token.isIdentifier()) {
+      return "";
+    }
+    return trees
+        .program()
+        .uses()
+        .at(trees.path(), token.start(), UseKind.NAME)
+        .map(Use::key)
+        .orElseGet(() -> "local @{" + trees.path() + ":" + token.start() + "}");
+  }
+
+  /** Whether a variable of its own stands for one of the other part. */
+  boolean stands(VariableElement own, VariableElement other, Program program) {
+    String key = variables.get(program.symbols().key(other));
+    return program.symbols().key(own).equals(key)
+        && program.types().isSameType(own.asType(), other.asType());
+  }
+}

@@ -1,0 +1,93 @@
+package paredown.refactor.operation.extractmethod;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.List;
+import paredown.refactor.code.Blocks;
+import paredown.refactor.code.Part;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Token;
+
+/** The twins of a part in its class, in the order of the text; none overlaps another. */
+final class Twins extends TreePathScanner<Void, Void> {
+  private final UnitTrees trees;
+  private final OwnerClass owner;
+  private final Part part;
+  private final List<Twin> found = new ArrayList<>();
+
+  private Twins(UnitTrees trees, OwnerClass owner, Part part) {
+    this.trees = trees;
+    this.owner = owner;
+    this.part = part;
+  }
+
+  static List<Twin> of(UnitTrees trees, OwnerClass owner, Part part) {
+    Twins twins = new Twins(trees, owner, part);
+    twins.scan(owner.path(), null);
+    return twins.found;
+  }
+
+  @Override
+  public Void visitClass(ClassTree tree, Void unused) {
+    return tree == owner.tree() ? super.visitClass(tree, null) : null;
+  }
+
+  @Override
+  public Void scan(Tree tree, Void unused) {
+    if (tree != null && trees.end(tree) >= 0) {
+      TreePath path = new TreePath(getCurrentPath(), tree);
+      if (part.isExpression()) {
+        boolean alike =
+            tree instanceof ExpressionTree && tree.getKind() == part.first().getLeaf().getKind();
+        if (alike) {
+          add(new Part(List.of(path), true, trees.start(tree), trees.end(tree)));
+        }
+      } else {
+        runs(path, Blocks.statements(tree));
+      }
+    }
+    return super.scan(tree, null);
+  }
+
+  private void runs(TreePath block, List<? extends StatementTree> statements) {
+    int length = part.trees().size();
+    for (int i = 0; i + length <= statements.size(); i++) {
+      List<TreePath> run = new ArrayList<>();
+      statements.subList(i, i + length).forEach(each -> run.add(new TreePath(block, each)));
+      int start = trees.start(run.get(0).getLeaf());
+      int end = trees.end(run.get(length - 1).getLeaf());
+      if (start >= 0 && end >= 0) {
+        add(new Part(run, false, start, end));
+      }
+    }
+  }
+
+  private void add(Part other) {
+    boolean apart =
+        (other.end() <= part.start() || part.end() <= other.start())
+            && found.stream()
+                .allMatch(
+                    each ->
+                        other.end() <= each.part().start() || each.part().end() <= other.start());
+    if (apart && !hasComment(other)) {
+      Twin.of(trees, part, other).ifPresent(found::add);
+    }
+  }
+
+  /** What only a twin says in a comment would be lost. */
+  private boolean hasComment(Part other) {
+    return trees.source().tokens().stream()
+        .filter(Twins::isComment)
+        .anyMatch(token -> other.holds(token.start()));
+  }
+
+  private static boolean isComment(Token token) {
+    return token.kind().isComment();
+  }
+}
