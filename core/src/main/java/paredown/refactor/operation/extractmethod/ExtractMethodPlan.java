@@ -1,16 +1,10 @@
 package paredown.refactor.operation.extractmethod;
 
-import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.MethodTree;
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
@@ -26,7 +20,6 @@ import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Rewriting;
@@ -46,10 +39,9 @@ final class ExtractMethodPlan {
   private final Program program;
   private final SourceText source;
   private final Part part;
-  private final TreePath method;
+  private final Extraction extraction;
   private final OwnerClass owner;
   private final Locals locals;
-  private final Exits exits;
   private final List<GivenLiteral> literals = new ArrayList<>();
 
   ExtractMethodPlan(ExtractMethod arguments, UnitTrees trees, Part part) {
@@ -58,45 +50,16 @@ final class ExtractMethodPlan {
     this.program = trees.program();
     this.source = trees.source();
     this.part = part;
-    this.method = methodAround();
-    this.owner = OwnerClass.of(program, trees.classAround(method));
-    this.locals = new Locals(trees, part, method);
-    this.exits = new Exits(trees, part);
+    this.extraction = new Extraction(trees, part);
+    this.owner = extraction.owner();
+    this.locals = extraction.locals();
   }
-
-  private TreePath methodAround() {
-    for (TreePath at = part.first(); at != null; at = at.getParentPath()) {
-      if (at.getLeaf() instanceof MethodTree) {
-        return at;
-      }
-      if (at.getLeaf() instanceof ClassTree) {
-        break;
-      }
-    }
-    throw new UnusableRequest(
-        source.place(part.start()) + " is in no method.",
-        "Give a place within the body of a method or constructor.");
-  }
-
-  /** What the call does with what the method gives. */
-  private enum Result {
-    NONE,
-    /** The call is the expression. */
-    VALUE,
-    /** The call gives a variable that the part declares its value. */
-    DECLARES,
-    /** The call sets a variable that was there before. */
-    SETS,
-    /** The part ended the method, and the call does. */
-    RETURNS
-  }
-
-  private record Shape(Result result, VariableElement variable, TypeMirror type) {}
 
   Change change() {
-    new ExtractMethodChecks(trees, part, method, owner, locals, arguments.name()).require();
-    Shape shape = shape();
-    List<VariableElement> parameters = parameters(shape);
+    new ExtractMethodChecks(trees, part, extraction.method(), owner, locals, arguments.name())
+        .require();
+    Shape shape = extraction.shape();
+    List<VariableElement> parameters = extraction.parameters(shape);
     parameters.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each.asType()));
     ExtractMethodChecks.requireWritable(trees, part, shape.type());
     List<TypeMirror> thrown = Thrown.of(trees, part.trees());
@@ -105,7 +68,7 @@ final class ExtractMethodPlan {
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
 
-    List<Callee> twins = twins(shape, parameters);
+    List<Callee> twins = Callee.of(extraction, shape, parameters);
     if (arguments.duplicates() && twins.isEmpty()) {
       throw new UnusableRequest(
           "No other place of %s says the same and could call it.".formatted(owner.writtenName()),
@@ -121,8 +84,8 @@ final class ExtractMethodPlan {
     edits.add(
         file,
         new Replacement(
-            part.start(), part.end(), call(this, null, shape, parameters, names), List.of()));
-    declareLater(shape, edits);
+            part.start(), part.end(), call(part, null, shape, parameters, names), List.of()));
+    declareLater(locals, shape, edits);
     if (arguments.duplicates()) {
       twins.forEach(each -> replace(each, parameters, names, edits));
     }
@@ -175,134 +138,26 @@ final class ExtractMethodPlan {
     return notes;
   }
 
-  /** A place that says the same, and could call the new method. */
-  private record Callee(Twin twin, ExtractMethodPlan plan, Shape shape) {}
-
-  private List<Callee> twins(Shape shape, List<VariableElement> parameters) {
-    List<Callee> twins = new ArrayList<>();
-    for (Twin twin : Twins.of(trees, owner, part)) {
-      try {
-        ExtractMethodPlan plan = new ExtractMethodPlan(arguments, trees, twin.part());
-        Callee callee = new Callee(twin, plan, plan.shape());
-        if (fits(callee, shape, parameters) && GivenLiteral.fit(trees, owner, part, twin)) {
-          twins.add(callee);
-        }
-      } catch (Refused | UnusableRequest other) {
-        // It leaves by another way than the part, so that it cannot call the same method.
-      }
-    }
-    return twins;
-  }
-
-  private boolean fits(Callee other, Shape shape, List<VariableElement> parameters) {
-    boolean sameResult =
-        other.shape().result() == shape.result()
-            && program.types().isSameType(other.shape().type(), shape.type())
-            && (shape.variable() == null
-                || other.twin().stands(other.shape().variable(), shape.variable(), program));
-    return sameResult
-        && other.plan().owner.element().equals(owner.element())
-        && (isStatic() || !other.plan().isStatic())
-        && !(shape.result() == Result.SETS
-            && other.plan().locals.isUnset(other.shape().variable())
-                != locals.isUnset(shape.variable()))
-        && parameters.stream().allMatch(each -> other.plan().standing(other.twin(), each) != null)
-        && other.plan().locals.inputs().stream().noneMatch(each -> isMixed(other, each));
-  }
-
-  /** Whether a place sets a variable that stands for several there. */
-  private boolean isMixed(Callee other, VariableElement variable) {
-    return other.plan().locals.isWritten(variable)
-        && other.twin().shared().contains(program.symbols().key(variable));
-  }
-
-  /** The variable of this part that stands for one of another; null where there is none. */
-  private VariableElement standing(Twin twin, VariableElement other) {
-    return locals.inputs().stream()
-        .filter(each -> twin.stands(each, other, program))
-        .findFirst()
-        .orElse(null);
-  }
-
   private void replace(
       Callee each, List<VariableElement> parameters, TypeNames names, EditList edits) {
     List<VariableElement> given =
-        parameters.stream().map(other -> each.plan().standing(each.twin(), other)).toList();
+        parameters.stream().map(other -> each.standing(other, program)).toList();
     String why = "it is what " + arguments.name() + " does";
     Part other = each.twin().part();
-    List<Piece> call = call(each.plan(), each.twin(), each.shape(), given, names);
+    List<Piece> call = call(other, each.twin(), each.shape(), given, names);
     edits.add(
         trees.path(),
         Rewriting.of(trees, other.start(), other.end(), why, call, List.of()).proving(why));
-    each.plan().declareLater(each.shape(), edits);
+    declareLater(each.at().locals(), each.shape(), edits);
   }
 
   /** The uses behind the part of a variable that the call declares. */
-  private void declareLater(Shape shape, EditList edits) {
-    if (shape.result() == Result.DECLARES) {
-      for (Locals.Named use : locals.later(shape.variable())) {
+  private void declareLater(Locals there, Shape shape, EditList edits) {
+    if (shape.result() == Shape.Result.DECLARES) {
+      for (Locals.Named use : there.later(shape.variable())) {
         edits.add(trees.path(), local(use));
       }
     }
-  }
-
-  private Shape shape() {
-    TypeMirror none = program.types().getNoType(TypeKind.VOID);
-    if (part.isExpression()) {
-      return new Shape(Result.VALUE, null, program.trees().getTypeMirror(part.first()));
-    }
-    List<VariableElement> results = locals.results();
-    boolean constructor = ((MethodTree) method.getLeaf()).getReturnType() == null;
-    TypeMirror given =
-        constructor ? none : ((ExecutableElement) trees.element(method)).getReturnType();
-    boolean isVoid = given.getKind() == TypeKind.VOID;
-    if (exits.returns() || exits.neverEnds() && !isTail()) {
-      boolean whole = exits.neverEnds() || isVoid && isTail();
-      boolean throwsOnly = !exits.returns() && !isVoid;
-      if (!whole || throwsOnly || isInLambda()) {
-        throw ExtractMethodChecks.leaves(trees, part);
-      }
-      return new Shape(isVoid && isTail() ? Result.NONE : Result.RETURNS, null, given);
-    }
-    if (results.isEmpty()) {
-      return new Shape(Result.NONE, null, none);
-    }
-    if (results.size() > 1) {
-      throw ExtractMethodChecks.several(trees, part, results);
-    }
-    VariableElement variable = results.get(0);
-    locals.requireSetInTheEnd(variable);
-    return new Shape(
-        locals.isOwn(variable) ? Result.DECLARES : Result.SETS, variable, variable.asType());
-  }
-
-  private boolean isInLambda() {
-    for (TreePath at = part.first(); at != method; at = at.getParentPath()) {
-      if (at.getLeaf() instanceof LambdaExpressionTree) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  /** Whether nothing of the method comes behind the part. */
-  private boolean isTail() {
-    BlockTree body = ((MethodTree) method.getLeaf()).getBody();
-    var last = part.trees().get(part.trees().size() - 1);
-    return last.getParentPath().getLeaf() == body
-        && body.getStatements().get(body.getStatements().size() - 1) == last.getLeaf();
-  }
-
-  private List<VariableElement> parameters(Shape shape) {
-    List<VariableElement> parameters = new ArrayList<>(locals.inputs());
-    if (shape.result() == Result.SETS && locals.isUnset(shape.variable())) {
-      parameters.remove(shape.variable());
-    }
-    return parameters;
-  }
-
-  private boolean isStatic() {
-    return trees.element(method).getModifiers().contains(Modifier.STATIC);
   }
 
   private String key(List<VariableElement> parameters) {
@@ -315,15 +170,10 @@ final class ExtractMethodPlan {
   /**
    * The call in the place of a part.
    *
-   * @param at what was planned for that part
-   * @param twin the part as a twin of this one; null for this one itself
+   * @param twin that part as a twin; null for the one that becomes the method
    */
   private List<Piece> call(
-      ExtractMethodPlan at,
-      Twin twin,
-      Shape shape,
-      List<VariableElement> parameters,
-      TypeNames names) {
+      Part at, Twin twin, Shape shape, List<VariableElement> parameters, TypeNames names) {
     Written.Text text = Written.text("");
     switch (shape.result()) {
       case DECLARES -> {
@@ -341,7 +191,7 @@ final class ExtractMethodPlan {
         // The call stands alone.
       }
     }
-    if (!isStatic()) {
+    if (!extraction.isStatic()) {
       text.here(UseKind.RECEIVER, program.symbols().key(owner.element()));
     }
     text.name(arguments.name(), key(parameters)).text("(");
@@ -358,9 +208,10 @@ final class ExtractMethodPlan {
       separator = ", ";
     }
     text.text(part.isExpression() ? ")" : ");");
-    boolean ends = shape.result() == Result.RETURNS && shape.type().getKind() == TypeKind.VOID;
+    boolean ends =
+        shape.result() == Shape.Result.RETURNS && shape.type().getKind() == TypeKind.VOID;
     if (ends) {
-      text.text(source.lineEnd() + source.indentAt(at.part.start()) + "return;");
+      text.text(source.lineEnd() + source.indentAt(at.start()) + "return;");
     }
     pieces.add(text.done());
     return pieces;
@@ -385,7 +236,7 @@ final class ExtractMethodPlan {
     Layout layout = Layout.of(owner);
     String end = source.lineEnd();
     Written.Text head = Written.text(end + end + layout.member() + "private ");
-    head.text(isStatic() ? "static " : "");
+    head.text(extraction.isStatic() ? "static " : "");
     write(head, shape.type(), names);
     head.text(" " + arguments.name() + "(");
     String separator = "";
@@ -406,16 +257,17 @@ final class ExtractMethodPlan {
       separator = ", ";
     }
     head.text(" {" + end + layout.body());
-    boolean declares = shape.result() == Result.SETS && !parameters.contains(shape.variable());
+    boolean declares =
+        shape.result() == Shape.Result.SETS && !parameters.contains(shape.variable());
     if (declares) {
       write(head, shape.type(), names);
       head.text(" " + shape.variable().getSimpleName() + ";" + end + layout.body());
     }
     head.text(part.isExpression() ? "return " : "");
     Written.Text tail = Written.text(part.isExpression() ? ";" : "");
-    if (shape.result() == Result.DECLARES || shape.result() == Result.SETS) {
+    if (shape.result() == Shape.Result.DECLARES || shape.result() == Shape.Result.SETS) {
       tail.text(end + layout.body() + "return ");
-      if (shape.result() == Result.DECLARES) {
+      if (shape.result() == Shape.Result.DECLARES) {
         named(tail, shape.variable());
       } else {
         tail.local(shape.variable().getSimpleName().toString());
@@ -450,7 +302,7 @@ final class ExtractMethodPlan {
 
   /** Behind the method, with a comment that stands behind it in its line. */
   private int behindMethod() {
-    int end = trees.end(method.getLeaf());
+    int end = trees.end(extraction.method().getLeaf());
     String rest = source.slice(end, source.nextLine(end - 1)).stripTrailing();
     boolean comment = rest.strip().startsWith("//");
     return comment ? end + rest.length() : end;

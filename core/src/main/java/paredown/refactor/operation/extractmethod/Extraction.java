@@ -1,0 +1,149 @@
+package paredown.refactor.operation.extractmethod;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MethodTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
+import paredown.UnusableRequest;
+import paredown.program.Program;
+import paredown.refactor.code.Part;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.SourceText;
+
+/** A part in the method that it stands in: what it takes and gives, and how it ends. */
+final class Extraction {
+  private final UnitTrees trees;
+  private final Program program;
+  private final SourceText source;
+  private final Part part;
+  private final TreePath method;
+  private final OwnerClass owner;
+  private final Locals locals;
+  private final Exits exits;
+
+  /**
+   * A part in its method.
+   *
+   * @throws paredown.UnusableRequest where it stands in none
+   * @throws paredown.refactor.Refused where it leaves for what is around it
+   */
+  Extraction(UnitTrees trees, Part part) {
+    this.trees = trees;
+    this.program = trees.program();
+    this.source = trees.source();
+    this.part = part;
+    this.method = methodAround();
+    this.owner = OwnerClass.of(program, trees.classAround(method));
+    this.locals = new Locals(trees, part, method);
+    this.exits = new Exits(trees, part);
+  }
+
+  private TreePath methodAround() {
+    for (TreePath at = part.first(); at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof MethodTree) {
+        return at;
+      }
+      if (at.getLeaf() instanceof ClassTree) {
+        break;
+      }
+    }
+    throw new UnusableRequest(
+        source.place(part.start()) + " is in no method.",
+        "Give a place within the body of a method or constructor.");
+  }
+
+  UnitTrees trees() {
+    return trees;
+  }
+
+  Part part() {
+    return part;
+  }
+
+  TreePath method() {
+    return method;
+  }
+
+  OwnerClass owner() {
+    return owner;
+  }
+
+  Locals locals() {
+    return locals;
+  }
+
+  /**
+   * What a call in its place does with what the method gives.
+   *
+   * @throws paredown.refactor.Refused where no one call could do it
+   */
+  Shape shape() {
+    TypeMirror none = program.types().getNoType(TypeKind.VOID);
+    if (part.isExpression()) {
+      return new Shape(Shape.Result.VALUE, null, program.trees().getTypeMirror(part.first()));
+    }
+    List<VariableElement> results = locals.results();
+    boolean constructor = ((MethodTree) method.getLeaf()).getReturnType() == null;
+    TypeMirror given =
+        constructor ? none : ((ExecutableElement) trees.element(method)).getReturnType();
+    boolean isVoid = given.getKind() == TypeKind.VOID;
+    if (exits.returns() || exits.neverEnds() && !isTail()) {
+      boolean whole = exits.neverEnds() || isVoid && isTail();
+      boolean throwsOnly = !exits.returns() && !isVoid;
+      if (!whole || throwsOnly || isInLambda()) {
+        throw ExtractMethodChecks.leaves(trees, part);
+      }
+      return new Shape(isVoid && isTail() ? Shape.Result.NONE : Shape.Result.RETURNS, null, given);
+    }
+    if (results.isEmpty()) {
+      return new Shape(Shape.Result.NONE, null, none);
+    }
+    if (results.size() > 1) {
+      throw ExtractMethodChecks.several(trees, part, results);
+    }
+    VariableElement variable = results.get(0);
+    locals.requireSetInTheEnd(variable);
+    return new Shape(
+        locals.isOwn(variable) ? Shape.Result.DECLARES : Shape.Result.SETS,
+        variable,
+        variable.asType());
+  }
+
+  private boolean isInLambda() {
+    for (TreePath at = part.first(); at != method; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof LambdaExpressionTree) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Whether nothing of the method comes behind the part. */
+  private boolean isTail() {
+    BlockTree body = ((MethodTree) method.getLeaf()).getBody();
+    var last = part.trees().get(part.trees().size() - 1);
+    return last.getParentPath().getLeaf() == body
+        && body.getStatements().get(body.getStatements().size() - 1) == last.getLeaf();
+  }
+
+  List<VariableElement> parameters(Shape shape) {
+    List<VariableElement> parameters = new ArrayList<>(locals.inputs());
+    if (shape.result() == Shape.Result.SETS && locals.isUnset(shape.variable())) {
+      parameters.remove(shape.variable());
+    }
+    return parameters;
+  }
+
+  boolean isStatic() {
+    return trees.element(method).getModifiers().contains(Modifier.STATIC);
+  }
+}
