@@ -414,6 +414,98 @@ class FindingsTest {
   }
 
   @Test
+  void offersOneMethodForWhatStandsTwiceInAClass() throws IOException {
+    ferry.with(
+        "src/ferry/Board.java",
+        """
+        package ferry;
+
+        import java.util.List;
+
+        class Board {
+          private final List<String> boats = List.of("Tern");
+
+          String text() {
+            StringBuilder text = new StringBuilder();
+            for (String boat : boats) {
+              if (boat.length() == 3) {
+                text.append("  ").append(boat.strip()).append(' ').append(boat.length());
+                text.append(boat.isBlank() ? " -" : "");
+              }
+            }
+            text.append("Large");
+            for (String each : boats) {
+              if (each.length() == 30) {
+                text.append("  ").append(each.strip()).append(' ').append(each.length());
+                text.append(each.isBlank() ? " -" : "");
+              }
+            }
+            return text.toString();
+          }
+        }
+        """);
+    JsonNode found =
+        survey("--only", "duplicate", "--format", "json").exits(0).json().get("findings").get(0);
+    String out = Ran.pare(folder, "mend", found.get("id").asText()).exits(0).out();
+    assertTrue(out.contains("+    textPart(text, 3);"), out);
+    assertTrue(out.contains("+    textPart(text, 30);"), out);
+    assertTrue(out.contains("The same stood in line 17, too, and is a call now."), out);
+  }
+
+  @Test
+  void offersAClassForWhatAnotherShowsOfItself() throws IOException {
+    ferry.with(
+        "src/ferry/Account.java",
+        """
+        package ferry;
+
+        class Account {
+          private int grams;
+          private boolean closed;
+
+          void bring(int more) {
+            if (closed) {
+              throw new IllegalStateException();
+            }
+            grams += more;
+          }
+
+          int due() {
+            return grams > 100 ? grams / 85 : 0;
+          }
+
+          boolean close() {
+            if (due() == 0) {
+              closed = true;
+            }
+            return closed;
+          }
+
+          String toJson() {
+            return "{" + kilos() + "," + closed + "}";
+          }
+
+          String toCsv() {
+            return kilos() + ";" + due() + "\\n";
+          }
+
+          private String kilos() {
+            return String.format("%.3f", grams / 1000.0);
+          }
+        }
+        """);
+    JsonNode found =
+        survey("--only", "divergent-change", "--format", "json")
+            .exits(0)
+            .json()
+            .get("findings")
+            .get(0);
+    String out = Ran.pare(folder, "mend", found.get("id").asText()).exits(0).out();
+    assertTrue(out.contains("AccountText.java"), out);
+    assertTrue(out.contains("+  static String toCsv(Account account) {"), out);
+  }
+
+  @Test
   void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
     ferry.with(
         "src/ferry/Seats.java",

@@ -49,9 +49,13 @@ public final class Candidates {
     return found;
   }
 
+  /** How a class is called that gets one side of another. */
+  private static final Map<String, String> SIDES =
+      Map.of("shown as text", "Text", "outside", "Store");
+
   private List<Candidate> found() {
     return switch (finding.form()) {
-      case WHOLE -> groups();
+      case WHOLE -> sides().isEmpty() ? groups() : sides();
       case FIELDS, TWINS -> List.of(extract(finding.members(), ""));
       case PARAMETERS -> List.of(parameterObject());
       case METHOD -> List.of(moveMethod());
@@ -61,6 +65,25 @@ public final class Candidates {
       case REPEATED -> List.of(oneForAll());
       case CONSTRUCTOR, UNUSED -> List.of();
     };
+  }
+
+  /** What a class shows of itself, or has to do with files, could go to a class that asks it. */
+  private List<Candidate> sides() {
+    List<Candidate> found = new ArrayList<>();
+    for (Evidence.Group side : finding.evidence().groups()) {
+      String word = SIDES.get(side.name());
+      if (word != null) {
+        ExtractClass.Wishes wishes =
+            ExtractClass.Wishes.of(Optional.of(false), Set.of()).pass(ExtractClass.Pass.OWNER);
+        String name = type.simpleName() + word;
+        found.add(
+            new Candidate(
+                finding.id(),
+                new Cure.Extract(
+                    new ExtractClass(type.name(), List.of(), side.methods(), name, wishes))));
+      }
+    }
+    return found;
   }
 
   /** The largest group is what the class is about; the others could go. */

@@ -196,11 +196,13 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
         movedBranches += method.branches() - (stays ? 1 : 0);
       }
     }
-    List<Effect.Figure> figures =
-        List.of(
-            new Effect.Figure("fields", fields, fields - refactoring.fields().size() + 1),
-            new Effect.Figure("methods with logic", logic, logic - refactoring.methods().size()),
-            new Effect.Figure("ways through its methods", branches, branches - movedBranches));
+    List<Effect.Figure> figures = new ArrayList<>();
+    if (!refactoring.fields().isEmpty()) {
+      figures.add(new Effect.Figure("fields", fields, fields - refactoring.fields().size() + 1));
+    }
+    figures.add(
+        new Effect.Figure("methods with logic", logic, logic - refactoring.methods().size()));
+    figures.add(new Effect.Figure("ways through its methods", branches, branches - movedBranches));
     return new Effect(figures, price(change, 1));
   }
 
