@@ -35,6 +35,7 @@ class JournalTest {
     Files.writeString(root.resolve("src/Sailing.java"), "class Sailing { }\n");
     Files.writeString(root.resolve("src/Berth.java"), "class Berth { }\r\n");
     Files.writeString(root.resolve("src/Quay.java"), "class Quay { }\n");
+    Files.writeString(root.resolve("src/Slip.java"), "class Slip { }\n");
     journal = new Journal(root, new RealDisk());
   }
 
@@ -53,7 +54,7 @@ class JournalTest {
         List.of());
   }
 
-  /** Two files are edited, one is created, and one gets another name. */
+  /** Two files are edited, one is created, one gets another name, and one goes. */
   static Change change() {
     return new Change(
         "A change.",
@@ -61,7 +62,8 @@ class JournalTest {
             edit("src/Sailing.java", "class Sailing { }\n", "class Sailing { int taken; }\n"),
             edit("src/Berth.java", "class Berth { }\r\n", "class Berth { int depth; }\r\n"),
             edit("src/Passage.java", null, "class Passage { }\n"),
-            edit("src/Quay.java", "class Quay { }\n", "class Pier { }\n").at("src/Pier.java")),
+            edit("src/Quay.java", "class Quay { }\n", "class Pier { }\n").at("src/Pier.java"),
+            edit("src/Slip.java", "class Slip { }\n", "")),
         Map.of(),
         Map.of(),
         Set.of(),

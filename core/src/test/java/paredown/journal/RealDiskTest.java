@@ -33,6 +33,7 @@ class RealDiskTest {
     Files.writeString(root.resolve("src/Sailing.java"), "class Sailing { }\n");
     Files.writeString(root.resolve("src/Berth.java"), "class Berth { }\r\n");
     Files.writeString(root.resolve("src/Quay.java"), "class Quay { }\n");
+    Files.writeString(root.resolve("src/Slip.java"), "class Slip { }\n");
   }
 
   @AfterEach
