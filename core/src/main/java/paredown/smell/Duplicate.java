@@ -3,6 +3,7 @@ package paredown.smell;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -36,7 +37,18 @@ final class Duplicate implements Detector {
       Set.of("equals", "hashCode", "toString", "compareTo", "clone");
 
   /** Statements that follow each other in one block. */
-  private record Row(Owned owned, List<Span> spans, List<Integer> statements) {}
+  private record Row(Owned owned, List<Span> spans, List<Integer> statements) {
+    /** Each row is itself only; what it consists of would take long to compare. */
+    @Override
+    public boolean equals(Object other) {
+      return this == other;
+    }
+
+    @Override
+    public int hashCode() {
+      return System.identityHashCode(this);
+    }
+  }
 
   /** A run of statements in a row. */
   private record Run(Row row, int first, int last) {
@@ -49,7 +61,7 @@ final class Duplicate implements Detector {
     }
 
     boolean holds(Run other) {
-      return row.owned().equals(other.row.owned())
+      return row.owned() == other.row.owned()
           && begin().start() <= other.begin().start()
           && other.end().end() <= end().end();
     }
@@ -215,7 +227,7 @@ final class Duplicate implements Detector {
     clusters.values().forEach(each -> sorted.add(apart(each)));
     sorted.sort(Comparator.comparingInt((List<Run> each) -> -each.get(0).words()));
     List<List<Run>> kept = new ArrayList<>();
-    Map<Owned, List<Run>> taken = new LinkedHashMap<>();
+    Map<Owned, List<Run>> taken = new IdentityHashMap<>();
     for (List<Run> cluster : sorted) {
       boolean inner =
           cluster.stream()
@@ -244,7 +256,7 @@ final class Duplicate implements Detector {
           apart.stream()
               .anyMatch(
                   each ->
-                      each.row().owned().equals(run.row().owned())
+                      each.row().owned() == run.row().owned()
                           && run.begin().start() < each.end().end());
       if (!overlaps) {
         apart.add(run);
