@@ -33,6 +33,9 @@ public record MethodFact(
     Body body,
     Range range) {
 
+  private static final Set<String> OF_ANY_OBJECT =
+      Set.of("toString", "equals", "hashCode", "compareTo");
+
   public MethodFact {
     parameters = List.copyOf(parameters);
   }
@@ -86,6 +89,11 @@ public record MethodFact(
   /** Whether it only sets a field. */
   public boolean isSetter() {
     return assigns;
+  }
+
+  /** Whether it is called as what objects of any class are asked for. */
+  public boolean isOfAnyObject() {
+    return OF_ANY_OBJECT.contains(name);
   }
 
   public boolean isAccessor() {

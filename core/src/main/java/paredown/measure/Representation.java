@@ -32,7 +32,7 @@ public record Representation(
   private static final Pattern SHOWING =
       Pattern.compile(
           ".*(?:Writer|Printer|Format|Formatter|Formats|View|Screen|Report|Page|Table|Text|Letter|Label"
-              + "|Renderer|Builder|Encoder|Codec|Exporter|Board|Statement|Poster|Board|Utils?|Message"
+              + "|Renderer|Builder|Encoder|Codec|Exporter|Board|Statement|Poster|Utils?|Message"
               + "|Messages|Console|Display|Template|Generator|Path|Name|Token|Node|Style|Parser)");
 
   /** Classes that are there to reach outside, by their names. */
@@ -48,9 +48,6 @@ public record Representation(
 
   /** What is given text makes other text of that, and not of its object. */
   private static final Set<String> MADE_OF = Set.of("String", "CharSequence", "char[]", "byte[]");
-
-  /** What objects of any class are asked for. */
-  private static final Set<String> GIVEN = Set.of("toString", "equals", "hashCode", "compareTo");
 
   public Representation {
     texts = List.copyOf(texts);
@@ -97,7 +94,7 @@ public record Representation(
         && !method.isPrivate()
         && !method.isStatic()
         && !method.overrides()
-        && !GIVEN.contains(method.name())
+        && !method.isOfAnyObject()
         && (GIVES.contains(method.result()) || takesText(method))
         && method.parameters().size() <= 2
         && method.parameters().stream().noneMatch(each -> MADE_OF.contains(each.type()))
@@ -169,7 +166,7 @@ public record Representation(
   private static boolean isRule(MethodFact method, Set<String> changing) {
     return !method.isConstructor()
         && !method.isAccessor()
-        && !GIVEN.contains(method.name())
+        && !method.isOfAnyObject()
         && !method.isAbstract()
         && (method.branches() > 1 || changing.contains(method.signature()));
   }

@@ -33,8 +33,6 @@ final class Duplicate implements Detector {
   private static final int RUN_NAMES = 4;
   private static final int RUN_STATEMENTS = 3;
   private static final int MANY = 40;
-  private static final Set<String> GIVEN =
-      Set.of("equals", "hashCode", "toString", "compareTo", "clone");
 
   /** Statements that follow each other in one block. */
   private record Row(Owned owned, List<Span> spans, List<Integer> statements) {
@@ -127,7 +125,7 @@ final class Duplicate implements Detector {
     Map<Long, List<Place>> places = new LinkedHashMap<>();
     grounds
         .methods()
-        .filter(owned -> !GIVEN.contains(owned.method().name()))
+        .filter(owned -> !isGiven(owned.method()))
         .flatMap(owned -> rows(owned).stream())
         .forEach(
             row -> {
@@ -138,6 +136,11 @@ final class Duplicate implements Detector {
               }
             });
     return places;
+  }
+
+  /** Whether its class has to have a method, and what it says follows from the fields. */
+  private static boolean isGiven(MethodFact method) {
+    return method.isOfAnyObject() || method.name().equals("clone");
   }
 
   /** The blocks of a method. */

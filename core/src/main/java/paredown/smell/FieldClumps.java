@@ -31,8 +31,6 @@ import paredown.text.Listed;
  */
 final class FieldClumps implements Detector {
 
-  private static final Set<String> GIVEN = Set.of("toString", "equals", "hashCode", "compareTo");
-
   @Override
   public Stream<Finding> find(Grounds grounds) {
     Limits limits = grounds.limits();
@@ -98,7 +96,7 @@ final class FieldClumps implements Detector {
     List<FieldFact> all = type.instanceFields();
     for (Map.Entry<String, Set<String>> entry : fieldsOf.entrySet()) {
       MethodFact method = type.method(entry.getKey()).orElseThrow();
-      if (GIVEN.contains(method.name()) || method.overrides()) {
+      if (method.isOfAnyObject() || method.overrides()) {
         continue;
       }
       List<String> run = new ArrayList<>();

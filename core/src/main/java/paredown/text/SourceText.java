@@ -87,6 +87,11 @@ public final class SourceText {
     return false;
   }
 
+  /** The tokens that start within a range, comments among them. */
+  public List<Token> tokens(int from, int to) {
+    return tokens().subList(tokenAt(from), tokenAt(to));
+  }
+
   /** The index of the first token that starts at or behind an offset. */
   public int tokenAt(int offset) {
     List<Token> all = tokens();

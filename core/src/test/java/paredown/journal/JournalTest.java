@@ -31,12 +31,17 @@ class JournalTest {
 
   @BeforeEach
   void layOut() throws IOException {
+    layOut(root);
+    journal = new Journal(root, new RealDisk());
+  }
+
+  /** The files that the changes below are made for. */
+  static void layOut(Path root) throws IOException {
     Files.createDirectories(root.resolve("src"));
     Files.writeString(root.resolve("src/Sailing.java"), "class Sailing { }\n");
     Files.writeString(root.resolve("src/Berth.java"), "class Berth { }\r\n");
     Files.writeString(root.resolve("src/Quay.java"), "class Quay { }\n");
     Files.writeString(root.resolve("src/Slip.java"), "class Slip { }\n");
-    journal = new Journal(root, new RealDisk());
   }
 
   private static SourceText text(String path, String content) {

@@ -29,11 +29,7 @@ class RealDiskTest {
 
   @BeforeEach
   void layOut() throws IOException {
-    Files.createDirectory(root.resolve("src"));
-    Files.writeString(root.resolve("src/Sailing.java"), "class Sailing { }\n");
-    Files.writeString(root.resolve("src/Berth.java"), "class Berth { }\r\n");
-    Files.writeString(root.resolve("src/Quay.java"), "class Quay { }\n");
-    Files.writeString(root.resolve("src/Slip.java"), "class Slip { }\n");
+    JournalTest.layOut(root);
   }
 
   @AfterEach

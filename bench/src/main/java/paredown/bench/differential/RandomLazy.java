@@ -91,7 +91,7 @@ final class RandomLazy {
   private void part() {
     String list = "new java.util.ArrayList<>()";
     StringBuilder text = new StringBuilder("public class Part {\n");
-    text.append(maybe(30, "  static final int TOP = 9;\n").replace("TOP = 9", "TOP = 90"));
+    text.append(maybe(30, "  static final int TOP = 90;\n"));
     boolean top = text.indexOf("TOP") > 0;
     text.append(maybe(10, "  static int made = Log.next();\n"));
     text.append("  private int a")
@@ -170,8 +170,7 @@ final class RandomLazy {
     text.append(
         maybe(20, "  int other(Whole o) {\n    return o.part.sum() + o.part.add(2);\n  }\n"));
     text.append(maybe(8, "  Part part() {\n    return part;\n  }\n"));
-    text.append(
-        maybe(6, "  void anew() {\n    part = new Part(5);\n  }\n".replace("anew", "anew")));
+    text.append(maybe(6, "  void anew() {\n    part = new Part(5);\n  }\n"));
     text.append(maybe(6, "  boolean has() {\n    return part != null;\n  }\n"));
     String whole = text.append("}\n").toString();
     if (whole.contains("anew")) {

@@ -18,7 +18,7 @@ record Callee(Twin twin, Extraction at, Shape shape) {
         Extraction other = new Extraction(part.trees(), twin.part());
         Callee callee = new Callee(twin, other, other.shape());
         if (callee.fits(part, shape, parameters)
-            && GivenLiteral.fit(part.trees(), part.owner(), part.part(), twin)) {
+            && GivenLiteral.fit(part.trees(), part.part(), twin)) {
           callees.add(callee);
         }
       } catch (Refused | UnusableRequest other) {

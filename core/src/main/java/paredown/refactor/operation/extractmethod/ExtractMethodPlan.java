@@ -75,8 +75,7 @@ final class ExtractMethodPlan {
           "Leave --duplicates out.");
     }
     if (arguments.duplicates()) {
-      literals.addAll(
-          GivenLiteral.of(trees, part, owner, twins.stream().map(Callee::twin).toList()));
+      literals.addAll(GivenLiteral.of(trees, part, twins.stream().map(Callee::twin).toList()));
     }
     TypeNames names = new TypeNames(trees, program.symbols()::key);
     EditList edits = new EditList();

@@ -18,7 +18,6 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.use.OwnerClass;
 import paredown.text.Token;
 
 /**
@@ -31,17 +30,15 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
   private static final int MOST = 3;
 
   /** The literals in which the twins of a part differ from it, in the order of the text. */
-  static List<GivenLiteral> of(UnitTrees trees, Part part, OwnerClass owner, List<Twin> twins) {
-    Map<Integer, TreePath> known = literals(trees, owner);
+  static List<GivenLiteral> of(UnitTrees trees, Part part, List<Twin> twins) {
+    Map<Integer, TreePath> known = literals(trees, part);
     Set<String> words = new HashSet<>();
     for (Token token : trees.source().tokens()) {
       words.add(trees.source().slice(token.start(), token.end()));
     }
     List<GivenLiteral> found = new ArrayList<>();
-    for (Token token : trees.source().tokens()) {
-      boolean differs =
-          part.holds(token.start()) && twins.stream().anyMatch(each -> differs(trees, token, each));
-      if (differs) {
+    for (Token token : trees.source().tokens(part.start(), part.end())) {
+      if (twins.stream().anyMatch(each -> differs(trees, token, each))) {
         TypeMirror type = type(trees.program(), known.get(token.start()));
         found.add(new GivenLiteral(token.start(), token.end(), type, name(type, words)));
       }
@@ -59,16 +56,17 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
   }
 
   /** Whether a twin's literals can be given where the part has others. */
-  static boolean fit(UnitTrees trees, OwnerClass owner, Part part, Twin twin) {
-    Map<Integer, TreePath> known = literals(trees, owner);
+  static boolean fit(UnitTrees trees, Part part, Twin twin) {
+    Map<Integer, TreePath> known = literals(trees, part);
+    Map<Integer, TreePath> own = literals(trees, twin.part());
     int count = 0;
-    for (Token token : trees.source().tokens()) {
-      if (!part.holds(token.start()) || !differs(trees, token, twin)) {
+    for (Token token : trees.source().tokens(part.start(), part.end())) {
+      if (!differs(trees, token, twin)) {
         continue;
       }
       count++;
       TreePath one = known.get(token.start());
-      TreePath other = known.get(twin.literals().get(token.start()).start());
+      TreePath other = own.get(twin.literals().get(token.start()).start());
       boolean alike =
           one != null
               && other != null
@@ -81,15 +79,17 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
     return count <= MOST;
   }
 
-  private static Map<Integer, TreePath> literals(UnitTrees trees, OwnerClass owner) {
+  private static Map<Integer, TreePath> literals(UnitTrees trees, Part part) {
     Map<Integer, TreePath> found = new HashMap<>();
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitLiteral(LiteralTree tree, Void unused) {
-        found.put(trees.start(tree), getCurrentPath());
-        return null;
-      }
-    }.scan(owner.path(), null);
+    var scanner =
+        new TreePathScanner<Void, Void>() {
+          @Override
+          public Void visitLiteral(LiteralTree tree, Void unused) {
+            found.put(trees.start(tree), getCurrentPath());
+            return null;
+          }
+        };
+    part.trees().forEach(each -> scanner.scan(each, null));
     return found;
   }
 

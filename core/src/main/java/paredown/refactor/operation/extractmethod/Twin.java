@@ -66,8 +66,8 @@ record Twin(
   }
 
   private static List<Token> tokens(UnitTrees trees, Part part) {
-    return trees.source().tokens().stream()
-        .filter(token -> part.holds(token.start()) && !token.kind().isComment())
+    return trees.source().tokens(part.start(), part.end()).stream()
+        .filter(token -> !token.kind().isComment())
         .toList();
   }
 

@@ -12,7 +12,6 @@ import paredown.refactor.code.Blocks;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.Token;
 
 /** The twins of a part in its class, in the order of the text; none overlaps another. */
 final class Twins extends TreePathScanner<Void, Void> {
@@ -82,12 +81,7 @@ final class Twins extends TreePathScanner<Void, Void> {
 
   /** What only a twin says in a comment would be lost. */
   private boolean hasComment(Part other) {
-    return trees.source().tokens().stream()
-        .filter(Twins::isComment)
-        .anyMatch(token -> other.holds(token.start()));
-  }
-
-  private static boolean isComment(Token token) {
-    return token.kind().isComment();
+    return trees.source().tokens(other.start(), other.end()).stream()
+        .anyMatch(token -> token.kind().isComment());
   }
 }

@@ -78,8 +78,10 @@ final class GivenMore {
 
   /** The calls of subclasses' constructors give the constants, too. */
   void others() {
-    boolean all = calls.values().stream().allMatch(ParentCall::isSame);
-    for (Unit unit : all ? List.<Unit>of() : List.copyOf(program.units())) {
+    if (calls.values().stream().allMatch(ParentCall::isSame)) {
+      return;
+    }
+    for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       new TreePathScanner<Void, Void>() {
         @Override

@@ -1,7 +1,6 @@
 package paredown.refactor.operation.inlineclass;
 
 import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
@@ -11,10 +10,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.DeclaredType;
 import paredown.edit.Change;
 import paredown.program.Aliases;
@@ -53,12 +52,8 @@ final class GoBetween implements Way {
   /** A class as a go-between; empty where it is none. */
   static Optional<GoBetween> of(OwnerClass owner, Overruled overruled) {
     boolean plain =
-        owner.element().getKind() == ElementKind.CLASS
-            && owner.tree().getExtendsClause() == null
+        Way.isPlain(owner)
             && owner.element().getInterfaces().isEmpty()
-            && owner.element().getTypeParameters().isEmpty()
-            && owner.initialisers().isEmpty()
-            && owner.tree().getMembers().stream().noneMatch(ClassTree.class::isInstance)
             && owner.fields().size() == 1
             && !owner.methods().isEmpty();
     if (!plain) {
@@ -100,41 +95,22 @@ final class GoBetween implements Way {
     OwnerClass.Method constructor = owner.constructors().get(0);
     List<? extends StatementTree> statements =
         constructor.tree().getBody().getStatements().stream()
-            .filter(each -> owner.trees().end(each) > owner.trees().start(each))
-            .filter(
-                each ->
-                    !owner
-                        .source()
-                        .slice(owner.trees().start(each), owner.trees().end(each))
-                        .startsWith("super("))
+            .filter(each -> !ParentCall.isOne(each))
             .toList();
-    if (constructor.element().getParameters().size() != 1 || statements.size() != 1) {
+    List<? extends VariableElement> parameters = constructor.element().getParameters();
+    if (parameters.size() != 1
+        || statements.size() != 1
+        || !(statements.get(0) instanceof ExpressionStatementTree done)
+        || !(done.getExpression() instanceof AssignmentTree set)) {
       return false;
     }
     UnitTrees trees = owner.trees();
-    TreePath at =
-        new TreePath(
-            new TreePath(constructor.path(), constructor.tree().getBody()), statements.get(0));
-    boolean same =
-        owner
-            .program()
-            .types()
-            .isSameType(
-                constructor.element().getParameters().get(0).asType(), field.element().asType());
-    return same
-        && statements.get(0) instanceof ExpressionStatementTree done
-        && done.getExpression() instanceof AssignmentTree set
-        && PassedOn.isHeld(
-            trees,
-            new TreePath(
-                new TreePath(new TreePath(at, set), set.getVariable()).getParentPath(),
-                set.getVariable()),
-            field.element())
-        && constructor
-            .element()
-            .getParameters()
-            .get(0)
-            .equals(trees.element(new TreePath(new TreePath(at, set), set.getExpression())));
+    TreePath body = new TreePath(constructor.path(), constructor.tree().getBody());
+    TreePath at = new TreePath(new TreePath(body, done), set);
+    VariableElement given = parameters.get(0);
+    return owner.program().types().isSameType(given.asType(), field.element().asType())
+        && PassedOn.isHeld(trees, new TreePath(at, set.getVariable()), field.element())
+        && given.equals(trees.element(new TreePath(at, set.getExpression())));
   }
 
   private boolean passesAll() {

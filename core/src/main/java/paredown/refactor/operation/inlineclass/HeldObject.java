@@ -62,13 +62,7 @@ final class HeldObject implements Way {
         gone.element().getNestingKind() != NestingKind.TOP_LEVEL
             && !gone.element().getModifiers().contains(Modifier.STATIC);
     boolean plain =
-        gone.element().getKind() == ElementKind.CLASS
-            && !inner
-            && gone.tree().getExtendsClause() == null
-            && gone.element().getTypeParameters().isEmpty()
-            && gone.initialisers().isEmpty()
-            && !gone.element().getModifiers().contains(Modifier.ABSTRACT)
-            && gone.tree().getMembers().stream().noneMatch(ClassTree.class::isInstance);
+        Way.isPlain(gone) && !inner && !gone.element().getModifiers().contains(Modifier.ABSTRACT);
     if (!plain) {
       return Optional.empty();
     }

@@ -1,5 +1,6 @@
 package paredown.refactor.operation.inlineclass;
 
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +45,7 @@ final class HomeNames {
 
   /** The methods of the home that only pass on to the object, each taking the other's place. */
   private void passing() {
-    Set<Element> taken = new java.util.HashSet<>();
+    Set<Element> taken = new HashSet<>();
     for (OwnerClass.Method method : home.methods()) {
       PassedOn.of(home.trees(), method, held)
           .filter(each -> isAlike(each) && taken.add(each.called()))
@@ -98,8 +99,8 @@ final class HomeNames {
     if (!taken) {
       return name;
     }
-    String part = Words.capitalised(held.getSimpleName().toString());
-    String other = field ? held.getSimpleName() + Words.capitalised(name) : name + part;
+    String part = held.getSimpleName().toString();
+    String other = field ? part + Words.capitalised(name) : name + Words.capitalised(part);
     while (!words.add(other)) {
       other += "Here";
     }

@@ -4,9 +4,9 @@ import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -158,12 +158,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
     }
 
     private boolean isImplicit(StatementTree statement) {
-      boolean above =
-          statement instanceof ExpressionStatementTree done
-              && done.getExpression() instanceof MethodInvocationTree call
-              && call.getMethodSelect() instanceof IdentifierTree name
-              && name.getName().contentEquals("super");
-      return above || statement.getKind() == com.sun.source.tree.Tree.Kind.EMPTY_STATEMENT;
+      return ParentCall.isOne(statement) || statement.getKind() == Tree.Kind.EMPTY_STATEMENT;
     }
 
     private TreePath assignment(OwnerClass.Method constructor, TreePath statement) {
@@ -241,7 +236,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
       }
     }
 
-    private Refused doesMore(OwnerClass.Method constructor, com.sun.source.tree.Tree place) {
+    private Refused doesMore(OwnerClass.Method constructor, Tree place) {
       return refused(
           RefusalKind.DOES_MORE,
           "its constructor does more than set each field once",

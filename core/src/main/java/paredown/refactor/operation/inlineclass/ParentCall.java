@@ -7,6 +7,7 @@ import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
@@ -27,12 +28,20 @@ import paredown.refactor.use.OwnerClass;
 record ParentCall(ExecutableElement constructor, List<TreePath> arguments) {
 
   ParentCall {
-    arguments = java.util.Collections.unmodifiableList(new ArrayList<>(arguments));
+    arguments = Collections.unmodifiableList(new ArrayList<>(arguments));
   }
 
   /** Whether it gives just what it was given. */
   boolean isSame() {
     return arguments.stream().allMatch(each -> each == null);
+  }
+
+  /** Whether a statement calls a constructor of the superclass, said or not. */
+  static boolean isOne(StatementTree statement) {
+    return statement instanceof ExpressionStatementTree done
+        && done.getExpression() instanceof MethodInvocationTree call
+        && call.getMethodSelect() instanceof IdentifierTree name
+        && name.getName().contentEquals("super");
   }
 
   /** What a class does that declares no constructor. */
@@ -53,13 +62,7 @@ record ParentCall(ExecutableElement constructor, List<TreePath> arguments) {
     UnitTrees trees = owner.trees();
     TreePath body = new TreePath(method.path(), method.tree().getBody());
     List<? extends StatementTree> statements = method.tree().getBody().getStatements();
-    boolean calls =
-        statements.size() == 1
-            && statements.get(0) instanceof ExpressionStatementTree first
-            && first.getExpression() instanceof MethodInvocationTree call
-            && call.getMethodSelect() instanceof IdentifierTree name
-            && name.getName().contentEquals("super");
-    if (!calls) {
+    if (statements.size() != 1 || !isOne(statements.get(0))) {
       throw refused(owner, trees.place(method.tree()));
     }
     TreePath statement = new TreePath(body, statements.get(0));

@@ -2,13 +2,16 @@ package paredown.refactor.operation.inlineclass;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BinaryTree;
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
@@ -113,7 +116,7 @@ final class Unwrapped {
     }
     boolean reference = around instanceof MemberReferenceTree;
     boolean extended =
-        around instanceof com.sun.source.tree.ClassTree
+        around instanceof ClassTree
             || around instanceof MemberReferenceTree made
                 && made.getMode() == MemberReferenceTree.ReferenceMode.NEW;
     if (extended) {
@@ -357,8 +360,8 @@ final class Unwrapped {
     }
     if (outer instanceof ReturnTree) {
       TreePath at = around;
-      while (!(at.getLeaf() instanceof com.sun.source.tree.MethodTree)
-          && !(at.getLeaf() instanceof com.sun.source.tree.LambdaExpressionTree)) {
+      while (!(at.getLeaf() instanceof MethodTree)
+          && !(at.getLeaf() instanceof LambdaExpressionTree)) {
         at = at.getParentPath();
       }
       return trees.element(at) instanceof ExecutableElement method
