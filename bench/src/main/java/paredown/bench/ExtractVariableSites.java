@@ -1,12 +1,14 @@
 package paredown.bench;
 
 import com.sun.source.tree.BinaryTree;
+import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -68,7 +70,31 @@ record ExtractVariableSites(ExtractVariable.Kind of) implements Sites {
       if (within && wanted && random.nextInt(6) == 0) {
         add(new TreePath(getCurrentPath(), tree));
       }
+      boolean variable =
+          of == ExtractVariable.Kind.FIELD
+              && tree instanceof VariableTree
+              && getCurrentPath().getLeaf() instanceof BlockTree;
+      if (within && variable && random.nextInt(3) == 0) {
+        addLine((VariableTree) tree);
+      }
       return super.scan(tree, null);
+    }
+
+    private void addLine(VariableTree tree) {
+      SourceText source = trees.source();
+      sites.add(
+          new Site(
+              "local",
+              new ExtractVariable(
+                  of,
+                  "%s:%d-%d"
+                      .formatted(
+                          source.path(),
+                          source.line(trees.start(tree)),
+                          source.line(trees.end(tree) - 1)),
+                  "partNamed",
+                  false),
+              new TreeSet<>()));
     }
 
     private static boolean isTelling(LiteralTree literal) {

@@ -59,6 +59,7 @@ public final class Sweep {
           Map.entry("move-field", MoveFieldSites::new),
           Map.entry(
               "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE)),
+          Map.entry("extract-field", () -> new ExtractVariableSites(ExtractVariable.Kind.FIELD)),
           Map.entry(
               "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT)),
           Map.entry("rename", RenameSites::new),

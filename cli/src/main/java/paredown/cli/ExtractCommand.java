@@ -19,7 +19,7 @@ import picocli.CommandLine.Parameters;
     name = "extract",
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
-    description = "Takes members out into a class, and code out into a method or variable.",
+    description = "Takes members out into a class, and code into a method, variable or field.",
     footer = {
       "",
       "Examples:",
@@ -32,6 +32,7 @@ import picocli.CommandLine.Parameters;
       ExtractCommand.OfMethod.class,
       ExtractCommand.OfVariable.class,
       ExtractCommand.OfConstant.class,
+      ExtractCommand.OfField.class,
       NotYetCommand.Extract.class
     })
 final class ExtractCommand extends PareCommand {
@@ -40,7 +41,8 @@ final class ExtractCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         "Extract what?",
-        "Try --help of pare extract class, extract method, extract variable, extract constant.");
+        "Try --help of pare extract class, extract method, extract variable, extract constant,"
+            + " extract field.");
   }
 
   /** Takes fields and methods of a class into a class of their own. */
@@ -331,6 +333,31 @@ final class ExtractCommand extends PareCommand {
     @Override
     ExtractVariable.Kind kind() {
       return ExtractVariable.Kind.CONSTANT;
+    }
+  }
+
+  /** Gives the value of an expression, or of a local variable, to a field. */
+  @Command(
+      name = "field",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Gives the value of an expression to a new private field of the class, where the expression",
+        "stands, and names the field there and where the same follows. In a line that declares a",
+        "local variable, the variable becomes the field."
+      },
+      footer = {
+        "",
+        "Examples:",
+        "  pare extract field Sailing:82:28-82:50 --name needed",
+        "  pare extract field Sailing:81 --name left",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfField extends Naming {
+    @Override
+    ExtractVariable.Kind kind() {
+      return ExtractVariable.Kind.FIELD;
     }
   }
 }

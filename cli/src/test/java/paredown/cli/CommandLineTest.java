@@ -59,8 +59,8 @@ class CommandLineTest {
 
   @Test
   void saysOfPlannedCommandsThatTheyAreNotThereYet() {
-    Ran ran = Ran.pare(folder, "extract", "field", "Sailing", "--apply").exits(2);
-    assertTrue(ran.err().startsWith("pare extract field is not there yet."), ran.err());
+    Ran ran = Ran.pare(folder, "extract", "superclass", "Sailing", "--apply").exits(2);
+    assertTrue(ran.err().startsWith("pare extract superclass is not there yet."), ran.err());
     assertTrue(
         Ran.pare(folder, "extract", "superclass", "x").exits(2).err().contains("not there yet"));
   }

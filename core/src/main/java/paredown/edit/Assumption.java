@@ -35,7 +35,9 @@ public record Assumption(Kind kind, String sentence, String place) {
     /** Nothing shows, stores or looks for the name of a class. */
     NAME,
     /** An annotation is only a remark. */
-    REMARK;
+    REMARK,
+    /** A method is not called again, on this thread or another, while it still runs. */
+    AGAIN;
 
     /** The kind as it is written in JSON. */
     public String id() {

@@ -11,29 +11,35 @@ import java.util.regex.Pattern;
 /** Draws an operation and a site for a random program. */
 interface Draw {
   /** All operations, by their names. */
-  Map<String, Draw> ALL =
-      new TreeMap<>(
-          Map.of(
-              "move-method",
-              Draw::moveMethod,
-              "extract-class",
-              Draw::extractClass,
-              "extract-method",
-              (program, random) -> extractMethod(program.files(), random),
-              "inline-variable",
-              (program, random) -> inlineVariable(program.files(), random),
-              "extract-variable",
-              (program, random) -> extractVariable(program.files(), random),
-              "inline-method",
-              Draw::inlineMethod,
-              "inline-class",
-              (program, random) -> "inline class " + one(types(program), random),
-              "order-members",
-              (program, random) -> "order members " + one(types(program), random),
-              "rename",
-              Draw::rename,
-              "rename-type",
-              Draw::renameType));
+  Map<String, Draw> ALL = new TreeMap<>(all());
+
+  private static Map<String, Draw> all() {
+    Map<String, Draw> all =
+        new TreeMap<>(
+            Map.of(
+                "move-method",
+                Draw::moveMethod,
+                "extract-class",
+                Draw::extractClass,
+                "extract-method",
+                (program, random) -> extractMethod(program.files(), random),
+                "inline-variable",
+                (program, random) -> inlineVariable(program.files(), random),
+                "extract-variable",
+                (program, random) -> extractVariable(program.files(), random),
+                "inline-method",
+                Draw::inlineMethod,
+                "inline-class",
+                (program, random) -> "inline class " + one(types(program), random),
+                "order-members",
+                (program, random) -> "order members " + one(types(program), random),
+                "rename",
+                Draw::rename,
+                "rename-type",
+                Draw::renameType));
+    all.put("extract-field", (program, random) -> extractField(program.files(), random));
+    return all;
+  }
 
   /** The operations that have programs of their own, which give them something to do. */
   Map<String, BiFunction<Map<String, String>, Random, String>> WITH_PROGRAMS =
@@ -45,6 +51,8 @@ interface Draw {
               Draw::inlineVariable,
               "extract-variable",
               Draw::extractVariable,
+              "extract-field",
+              Draw::extractField,
               "inline-method",
               Draw::inlineMethod,
               "inline-class",
@@ -161,6 +169,14 @@ interface Draw {
     copy.add("    }");
     lines.addAll(last, copy);
     files.put(parts[0], String.join("\n", lines));
+  }
+
+  /** What looks like an expression, or a line that declares a variable with a value. */
+  private static String extractField(Map<String, String> files, Random random) {
+    String command =
+        random.nextBoolean() ? extractVariable(files, random) : inlineVariable(files, random);
+    String place = command.replaceAll(" --name.*", "").replaceAll(".* ", "");
+    return "extract field %s --name part".formatted(place);
   }
 
   /** A line that declares a variable with a value. */

@@ -21,8 +21,8 @@ import paredown.edit.Written;
 import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.FieldPlace;
 import paredown.refactor.carry.Layout;
-import paredown.refactor.carry.StaticFieldPlace;
 import paredown.refactor.code.Constants;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -161,7 +161,7 @@ final class ConstantPlan {
     names.write(text, extracted.type(), owner.element());
     text.text(" " + arguments.name() + " = ");
     Piece value = value();
-    StaticFieldPlace place = StaticFieldPlace.of(owner);
+    FieldPlace place = FieldPlace.ofStatic(owner);
     return Rewriting.of(
         trees,
         place.at(),

@@ -1,19 +1,22 @@
 package paredown.refactor.operation.extractvariable;
 
+import com.sun.source.tree.VariableTree;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Part;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.Rounds;
 
 /**
- * Extract variable gives the value of an expression to a new local variable, or to a constant of
- * the class, and names it where the expression stood.
+ * Extract variable gives the value of an expression to a new local variable, to a constant or to a
+ * field of the class, and names it where the expression stood. A local variable can become a field,
+ * too.
  *
  * @param kind what holds the value then
  * @param place where the expression stands, as it is typed
@@ -26,7 +29,8 @@ public record ExtractVariable(Kind kind, String place, String name, boolean only
   /** What holds a value. */
   public enum Kind {
     VARIABLE,
-    CONSTANT;
+    CONSTANT,
+    FIELD;
 
     String word() {
       return name().toLowerCase();
@@ -42,10 +46,16 @@ public record ExtractVariable(Kind kind, String place, String name, boolean only
         .ofFile(
             path,
             trees -> {
+              Part part = wanted.part(trees);
+              boolean declares =
+                  part.trees().size() == 1 && part.first().getLeaf() instanceof VariableTree;
+              if (kind == Kind.FIELD && declares) {
+                return new LocalToFieldPlan(this, trees, part.first()).change();
+              }
               Extracted extracted = Extracted.of(trees, wanted);
-              return kind == Kind.VARIABLE
-                  ? new VariablePlan(this, extracted).change()
-                  : new ConstantPlan(this, extracted).change();
+              return kind == Kind.CONSTANT
+                  ? new ConstantPlan(this, extracted).change()
+                  : new VariablePlan(this, extracted).change();
             });
   }
 

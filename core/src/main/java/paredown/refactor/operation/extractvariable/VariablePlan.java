@@ -2,8 +2,6 @@ package paredown.refactor.operation.extractvariable;
 
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.StatementTree;
@@ -41,6 +39,7 @@ final class VariablePlan {
   private final Assumptions assumptions = new Assumptions();
   private final EditList edits = new EditList();
   private final TreePath statement;
+  private final Holder holder;
 
   VariablePlan(ExtractVariable arguments, Extracted extracted) {
     this.arguments = arguments;
@@ -48,6 +47,10 @@ final class VariablePlan {
     this.trees = extracted.trees();
     this.calm = new CalmCalls(extracted.program());
     this.statement = statement();
+    this.holder =
+        arguments.kind() == ExtractVariable.Kind.FIELD
+            ? new FieldHolder(trees, arguments.name(), statement, extracted.type(), false)
+            : new LocalHolder(extracted, arguments.name());
   }
 
   /** The innermost statement of a block around the expression. */
@@ -88,8 +91,10 @@ final class VariablePlan {
     String file = trees.path();
     edits.add(file, declaration(names));
     for (TreePath each : named) {
-      edits.add(file, extracted.named(each, Written.text("").local(arguments.name()).done()));
+      edits.add(file, extracted.named(each, holder.named()));
     }
+    holder.declared(names).forEach(each -> edits.add(file, each));
+    holder.requireKept(statement, named, assumptions);
     names.imports().forEach(each -> edits.add(file, each));
     int others = equal.size() - named.size() + 1;
     return new Change(
@@ -199,34 +204,14 @@ final class VariablePlan {
   }
 
   private Replacement declaration(TypeNames names) {
-    Habits habits = Habits.of(trees);
     String indent = trees.source().indentAt(start());
-    String end = trees.source().lineEnd();
-    Written.Text text = Written.text(habits.isFinal() ? "final " : "");
-    boolean poly =
-        extracted.tree() instanceof LambdaExpressionTree
-            || extracted.tree() instanceof MemberReferenceTree;
-    boolean writable = TypeNames.isWritable(extracted.type());
-    if (!writable && (poly || !habits.knowsVar())) {
-      throw Refused.advising(
-          RefusalKind.NO_VALUE,
-          "Its type %s cannot be written down.".formatted(extracted.type()),
-          "Take more, so that the value has a type with a name.",
-          trees.place(extracted.tree()));
-    }
-    if (!writable || habits.isVar() && !poly) {
-      text.text("var");
-    } else {
-      names.write(text, extracted.type(), trees.classAround(extracted.path()));
-    }
-    text.text(" " + arguments.name() + " = ");
     return Rewriting.of(
         trees,
         start(),
         start(),
         "",
-        text.done(),
+        holder.beginning(names),
         extracted.carried(),
-        Written.plain(";" + end + indent));
+        Written.plain(";" + trees.source().lineEnd() + indent));
   }
 }

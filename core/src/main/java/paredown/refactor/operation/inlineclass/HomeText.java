@@ -17,9 +17,9 @@ import paredown.edit.Written;
 import paredown.program.Use;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.FieldPlace;
 import paredown.refactor.carry.Landing;
 import paredown.refactor.carry.Layout;
-import paredown.refactor.carry.StaticFieldPlace;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.Rewriting;
@@ -152,7 +152,7 @@ final class HomeText {
       replace(start, range.declarationEnd(), onLines(own));
     }
     if (!fixed.isEmpty()) {
-      StaticFieldPlace place = StaticFieldPlace.of(home);
+      FieldPlace place = FieldPlace.ofStatic(home);
       List<Piece> pieces = new ArrayList<>(onLines(fixed));
       pieces.add(0, Written.plain(place.before()));
       pieces.add(Written.plain(place.behind()));

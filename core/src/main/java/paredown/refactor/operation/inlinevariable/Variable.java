@@ -1,6 +1,5 @@
 package paredown.refactor.operation.inlinevariable;
 
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
@@ -16,6 +15,7 @@ import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Blocks;
+import paredown.refactor.code.LocalUses;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
@@ -83,18 +83,7 @@ record Variable(UnitTrees trees, TreePath path) {
 
   /** Where its name stands, other than in its declaration. */
   List<TreePath> uses() {
-    Element variable = element();
-    List<TreePath> uses = new ArrayList<>();
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        if (variable.equals(trees.element(getCurrentPath()))) {
-          uses.add(getCurrentPath());
-        }
-        return null;
-      }
-    }.scan(path.getParentPath(), null);
-    return uses;
+    return LocalUses.of(trees, path);
   }
 
   /**

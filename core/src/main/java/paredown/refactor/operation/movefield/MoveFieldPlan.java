@@ -20,8 +20,8 @@ import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.carry.FieldPlace;
 import paredown.refactor.carry.Layout;
-import paredown.refactor.carry.StaticFieldPlace;
 import paredown.refactor.code.DocReference;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Modifiers;
@@ -209,7 +209,7 @@ final class MoveFieldPlan {
         new Indent(
             from.member(), to.member(), new Indent.Level(from.unit(), to.unit()), to.lineEnd());
     Carried carried = new Carried(trees.path(), start, end, inside, indent, null);
-    StaticFieldPlace place = StaticFieldPlace.of(target);
+    FieldPlace place = FieldPlace.ofStatic(target);
     edits.add(
         target.trees().path(),
         Replacement.of(

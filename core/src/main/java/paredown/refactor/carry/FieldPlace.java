@@ -1,0 +1,54 @@
+package paredown.refactor.carry;
+
+import java.util.function.Predicate;
+import javax.lang.model.element.Modifier;
+import paredown.refactor.use.OwnerClass;
+
+/**
+ * Where a new field of a class is put: behind those like it that the class begins with, or else as
+ * its first member.
+ *
+ * @param at the place
+ * @param before what stands in front of the field: line ends and white space
+ * @param behind what stands behind it
+ */
+public record FieldPlace(int at, String before, String behind) {
+
+  /** The place of a static field in a class, which may be an interface: behind its constants. */
+  public static FieldPlace ofStatic(OwnerClass owner) {
+    return behind(owner, each -> each.is(Modifier.STATIC) && each.is(Modifier.FINAL));
+  }
+
+  /** The place of a field that each object has, behind all others. */
+  public static FieldPlace ofInstance(OwnerClass owner) {
+    return behind(owner, each -> true);
+  }
+
+  private static FieldPlace behind(OwnerClass owner, Predicate<OwnerClass.Field> like) {
+    Layout layout = Layout.of(owner);
+    String end = layout.lineEnd();
+    OwnerClass.Field last = last(owner, like);
+    if (last == null) {
+      FirstMember first = FirstMember.of(owner);
+      return new FieldPlace(first.at(), first.before(), first.onLine() ? end + end : end);
+    }
+    int behind = last.range().end();
+    boolean line =
+        behind > last.range().declarationEnd() && owner.source().lineStart(behind) == behind;
+    return line
+        ? new FieldPlace(behind, layout.member(), end)
+        : new FieldPlace(last.range().declarationEnd(), end + layout.member(), "");
+  }
+
+  /** The last of the fields like it that a class begins with; null where it has none. */
+  private static OwnerClass.Field last(OwnerClass owner, Predicate<OwnerClass.Field> like) {
+    OwnerClass.Field last = null;
+    for (OwnerClass.Field field : owner.fields()) {
+      if (!like.test(field)) {
+        break;
+      }
+      last = field;
+    }
+    return last;
+  }
+}
