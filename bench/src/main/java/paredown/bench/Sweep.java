@@ -63,6 +63,7 @@ public final class Sweep {
           Map.entry(
               "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT)),
           Map.entry("rename", RenameSites::new),
+          Map.entry("parameter-object", ParameterObjectSites::new),
           Map.entry("order-members", OrderSites::new));
 
   private final Sites sites;

@@ -7,6 +7,7 @@ import paredown.UnusableRequest;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
+import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.session.Preview;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
@@ -33,6 +34,7 @@ import picocli.CommandLine.Parameters;
       ExtractCommand.OfVariable.class,
       ExtractCommand.OfConstant.class,
       ExtractCommand.OfField.class,
+      ExtractCommand.OfParameters.class,
       NotYetCommand.Extract.class
     })
 final class ExtractCommand extends PareCommand {
@@ -42,7 +44,7 @@ final class ExtractCommand extends PareCommand {
     throw new UnusableRequest(
         "Extract what?",
         "Try --help of pare extract class, extract method, extract variable, extract constant,"
-            + " extract field.");
+            + " extract field, extract parameter-object.");
   }
 
   /** Takes fields and methods of a class into a class of their own. */
@@ -358,6 +360,68 @@ final class ExtractCommand extends PareCommand {
     @Override
     ExtractVariable.Kind kind() {
       return ExtractVariable.Kind.FIELD;
+    }
+  }
+
+  /** Passes one object in the place of several values. */
+  @Command(
+      name = "parameter-object",
+      mixinStandardHelpOptions = true,
+      versionProvider = Pare.Version.class,
+      description = {
+        "Makes a class of parameters that are passed together, and passes one object of it in their",
+        "place: in the method, in all that override it or are overridden by it, and in every call.",
+        "A caller that was given the same values passes its object on. Where a class of that name",
+        "holds just these values already, its objects are passed."
+      },
+      footer = {
+        "",
+        "Examples:",
+        "  pare extract parameter-object QuayBook#lies --parameters vessel,from,until --name Stay",
+        "  pare extract parameter-object QuayBook#lies --parameters vessel,from,until --name Stay \\",
+        "      --everywhere",
+        "",
+        "Without --apply nothing is written. --apply runs the project's tests."
+      })
+  static final class OfParameters extends ChangeCommand {
+    @Parameters(
+        paramLabel = "TYPE#METHOD",
+        description = {
+          "The method, with parameter types where it is overloaded; the",
+          "name of the class again for a constructor."
+        })
+    private String method;
+
+    @Option(
+        names = "--parameters",
+        paramLabel = "PARAMETER",
+        split = ",",
+        required = true,
+        description = "The parameters that become one object.")
+    private List<String> parameters = List.of();
+
+    @Option(
+        names = "--name",
+        paramLabel = "NAME",
+        required = true,
+        description = "The name of the object's class.")
+    private String name;
+
+    @Option(
+        names = "--everywhere",
+        description = "Wherever the project passes parameters of these names and types together.")
+    private boolean everywhere;
+
+    @Override
+    Preview preview(Session session) {
+      MemberName member = MemberName.of(method, "method", "QuayBook#lies");
+      return session.preview(
+          new ExtractParameterObject(
+              member.type(),
+              member.member(),
+              parameters.stream().map(String::strip).toList(),
+              name,
+              everywhere));
     }
   }
 }

@@ -17,13 +17,9 @@ abstract class NotYetCommand extends PareCommand {
   int run() {
     throw new UnusableRequest(
         spec.qualifiedName() + " is not there yet.",
-        "What there is: pare survey, why, mend, extract class, extract method, extract variable, extract constant, extract field, inline class, inline method, inline variable, inline constant, inline field, move method, move field, move class, rename, order members, accept, steps, undo, test, demo.");
+        "What there is: pare survey, why, mend, extract class, extract method, extract variable, extract constant, extract field, extract parameter-object, inline class, inline method, inline variable, inline constant, inline field, move method, move field, move class, rename, order members, accept, steps, undo, test, demo.");
   }
 
-  @Command(
-      name = "superclass",
-      aliases = {"parameter-object"},
-      hidden = true,
-      description = "Not there yet.")
+  @Command(name = "superclass", hidden = true, description = "Not there yet.")
   static final class Extract extends NotYetCommand {}
 }

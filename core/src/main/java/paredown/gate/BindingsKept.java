@@ -29,7 +29,8 @@ import paredown.program.UseKind;
  * 2010: what a program means is preserved when every name is bound as before.
  */
 final class BindingsKept {
-  private static final String OBJECT = "constructor java.lang.Object()";
+  private static final Set<String> PLAIN =
+      Set.of("constructor java.lang.Object()", "constructor java.lang.Record()");
 
   /** What a new variable has by its value, which is looked at itself, and where it is named. */
   private static final Set<UseKind> OF_NEW = EnumSet.of(UseKind.CONSTANT, UseKind.INFERRED);
@@ -144,7 +145,7 @@ final class BindingsKept {
   private void compareWritten(Use use) {
     WrittenUse meant = written.remove(use.place());
     if (meant == null) {
-      boolean plainSuper = use.kind() == UseKind.IMPLICIT_SUPER && use.key().equals(OBJECT);
+      boolean plainSuper = use.kind() == UseKind.IMPLICIT_SUPER && PLAIN.contains(use.key());
       if (!plainSuper && !OF_NEW.contains(use.kind())) {
         broke(place(use) + " is bound to " + use.key() + ", which nobody meant");
       }

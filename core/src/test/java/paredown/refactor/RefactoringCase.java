@@ -29,6 +29,7 @@ import paredown.refactor.operation.movefield.MoveField;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.movetype.MoveType;
 import paredown.refactor.operation.order.OrderMembers;
+import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
 import paredown.refactor.plan.Judged;
@@ -114,6 +115,15 @@ record RefactoringCase(
           optional("--to"),
           operation.contains("--duplicates"),
           accepted());
+    }
+    if (operation.get(0).equals("extract") && operation.get(1).equals("parameter-object")) {
+      String[] named = operation.get(2).split("#");
+      return new ExtractParameterObject(
+          named[0],
+          named[1],
+          List.of(option("--parameters").split(",")),
+          option("--name"),
+          operation.contains("--everywhere"));
     }
     if (operation.get(0).equals("extract") && !operation.get(1).equals("class")) {
       return new ExtractVariable(

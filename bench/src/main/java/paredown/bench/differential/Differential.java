@@ -39,8 +39,7 @@ public final class Differential {
     Random random = new Random(seed * 0x9E3779B97F4A7C15L + 11);
     var own = Draw.WITH_PROGRAMS.get(operation);
     if (own != null && random.nextInt(8) > 0) {
-      boolean lazy = operation.equals("inline-class");
-      Map<String, String> files = lazy ? RandomLazy.files(random) : RandomBody.files(random);
+      Map<String, String> files = files(operation, random);
       String command = own.apply(files, random);
       return new SmallProgram(operation + "-" + seed, command, files);
     }
@@ -48,6 +47,14 @@ public final class Differential {
     Map<String, String> files = program.files();
     String command = Draw.ALL.get(operation).command(program, random);
     return new SmallProgram(operation + "-" + seed, command, files);
+  }
+
+  private static Map<String, String> files(String operation, Random random) {
+    return switch (operation) {
+      case "inline-class" -> RandomLazy.files(random);
+      case "parameter-object" -> RandomClump.files(random);
+      default -> RandomBody.files(random);
+    };
   }
 
   private void attempt(SmallProgram program, Path kept) throws IOException {

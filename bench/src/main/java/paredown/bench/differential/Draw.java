@@ -37,6 +37,7 @@ interface Draw {
                 Draw::rename,
                 "rename-type",
                 Draw::renameType));
+    all.put("parameter-object", (program, random) -> parameterObject(program.files(), random));
     all.put("extract-field", (program, random) -> extractField(program.files(), random));
     return all;
   }
@@ -53,6 +54,8 @@ interface Draw {
               Draw::extractVariable,
               "extract-field",
               Draw::extractField,
+              "parameter-object",
+              Draw::parameterObject,
               "inline-method",
               Draw::inlineMethod,
               "inline-class",
@@ -169,6 +172,29 @@ interface Draw {
     copy.add("    }");
     lines.addAll(last, copy);
     files.put(parts[0], String.join("\n", lines));
+  }
+
+  /** Two or all of the values that the methods of a program with clumps take. */
+  private static String parameterObject(Map<String, String> files, Random random) {
+    String method =
+        one(
+            List.of(
+                "Base#shown(int,String,long)",
+                "Face#shown",
+                "Low#Low(int,String,long)",
+                "Base#Base(int,String,long)",
+                "Base#first",
+                "Desk#second",
+                "Desk#third"),
+            random);
+    if (method.equals("Base#first")) {
+      String text = files.getOrDefault("Base.java", "");
+      String list = text.replaceAll("(?s).*  int first\\(([^)]*until[^)]*)\\).*", "$1");
+      method += "(" + list.replaceAll(" \\w+(, |$)", ",").replaceAll(",$", "") + ")";
+    }
+    String parameters = one(List.of("from,name,until", "from,name,until", "name,until"), random);
+    return "extract parameter-object %s --parameters %s --name Stay%s"
+        .formatted(method, parameters, random.nextInt(2) == 0 ? " --everywhere" : "");
   }
 
   /** What looks like an expression, or a line that declares a variable with a value. */

@@ -15,6 +15,7 @@ import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.order.OrderMembers;
+import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
 
@@ -54,6 +55,15 @@ final class Typed {
           Optional.empty(),
           words.contains("--duplicates"),
           accepted);
+    }
+    if (words.get(0).equals("extract") && words.get(1).equals("parameter-object")) {
+      String[] named = words.get(2).split("#");
+      return new ExtractParameterObject(
+          named[0],
+          named[1],
+          list("--parameters"),
+          option("--name").orElseThrow(),
+          words.contains("--everywhere"));
     }
     if (words.get(0).equals("extract") && !words.get(1).equals("class")) {
       return new ExtractVariable(

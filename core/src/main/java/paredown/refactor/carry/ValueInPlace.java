@@ -21,6 +21,7 @@ import paredown.program.Program;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.WritableType;
 
 /**
  * A value that is put where a variable stood which had it: in brackets where it needs some, and
@@ -122,7 +123,7 @@ public final class ValueInPlace {
   }
 
   private boolean isObject() {
-    return declared.getKind() == TypeKind.DECLARED && TypeNames.isWritable(declared);
+    return declared.getKind() == TypeKind.DECLARED && WritableType.is(declared);
   }
 
   /** Whether the variable made its value another one, which its place does not do by itself. */

@@ -5,20 +5,17 @@ import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.Tree;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.type.TypeVariable;
 import javax.lang.model.type.WildcardType;
@@ -37,6 +34,9 @@ import paredown.refactor.code.UnitTrees;
  */
 public final class TypeNames {
   private final UnitTrees trees;
+  private final String packageName;
+  private final List<? extends ImportTree> imports;
+  private final List<? extends Tree> declared;
   private final Elements elements;
   private final Function<Element, String> keys;
   private final TreeMap<String, TypeElement> added = new TreeMap<>();
@@ -45,9 +45,32 @@ public final class TypeNames {
    * @param keys the keys of the symbols that are written, as they are after the change
    */
   public TypeNames(UnitTrees trees, Function<Element, String> keys) {
+    this(
+        trees,
+        trees.packageName(),
+        trees.unit().tree().getImports(),
+        trees.unit().tree().getTypeDecls(),
+        keys);
+  }
+
+  private TypeNames(
+      UnitTrees trees,
+      String packageName,
+      List<? extends ImportTree> imports,
+      List<? extends Tree> declared,
+      Function<Element, String> keys) {
     this.trees = trees;
+    this.packageName = packageName;
+    this.imports = imports;
+    this.declared = declared;
     this.elements = trees.program().elements();
     this.keys = keys;
+  }
+
+  /** The names of a new file in a package, which has no imports but those that they need. */
+  public static TypeNames ofNewFile(UnitTrees neighbour, String packageName) {
+    return new TypeNames(
+        neighbour, packageName, List.of(), List.of(), neighbour.program().symbols()::key);
   }
 
   /** What a simple name means in a place: one type, or several, or something that is no type. */
@@ -178,12 +201,12 @@ public final class TypeNames {
       imported(name, found);
     }
     if (found.isEmpty()) {
-      add(packageName(), name, found);
-      trees.unit().tree().getTypeDecls().stream()
+      add(packageName, name, found);
+      declared.stream()
           .filter(ClassTree.class::isInstance)
           .map(ClassTree.class::cast)
           .filter(tree -> tree.getSimpleName().contentEquals(name))
-          .forEach(tree -> add(packageName(), name, found));
+          .forEach(tree -> add(packageName, name, found));
     }
     if (found.isEmpty()) {
       onDemand(name, found);
@@ -215,7 +238,7 @@ public final class TypeNames {
         found.add(type);
       }
     }
-    for (ImportTree tree : trees.unit().tree().getImports()) {
+    for (ImportTree tree : imports) {
       String imported = tree.getQualifiedIdentifier().toString();
       if (imported.endsWith("." + name)) {
         type(imported).ifPresent(found::add);
@@ -225,7 +248,7 @@ public final class TypeNames {
 
   private void onDemand(String name, Set<Element> found) {
     add("java.lang", name, found);
-    for (ImportTree tree : trees.unit().tree().getImports()) {
+    for (ImportTree tree : imports) {
       String imported = tree.getQualifiedIdentifier().toString();
       if (imported.endsWith(".*")) {
         add(imported.substring(0, imported.length() - 2), name, found);
@@ -241,11 +264,6 @@ public final class TypeNames {
     return Optional.ofNullable(elements.getTypeElement(name));
   }
 
-  private String packageName() {
-    Tree name = trees.unit().tree().getPackageName();
-    return name == null ? "" : name.toString();
-  }
-
   /** The imports that the written names need, each in its place among those of the file. */
   public List<Replacement> imports() {
     List<Replacement> found = new ArrayList<>();
@@ -257,43 +275,14 @@ public final class TypeNames {
     return found;
   }
 
-  /** The type variables that a type mentions. */
-  public static Set<TypeParameterElement> variables(TypeMirror type) {
-    Set<TypeParameterElement> found = new LinkedHashSet<>();
-    collect(type, found);
-    return found;
-  }
-
-  private static void collect(TypeMirror type, Set<TypeParameterElement> found) {
-    if (type instanceof TypeVariable variable) {
-      if (variable.asElement() instanceof TypeParameterElement parameter) {
-        found.add(parameter);
-      }
-    } else if (type instanceof DeclaredType declared) {
-      declared.getTypeArguments().forEach(argument -> collect(argument, found));
-    } else if (type instanceof ArrayType array) {
-      collect(array.getComponentType(), found);
-    } else if (type instanceof WildcardType wildcard) {
-      Optional.ofNullable(wildcard.getExtendsBound()).ifPresent(bound -> collect(bound, found));
-      Optional.ofNullable(wildcard.getSuperBound()).ifPresent(bound -> collect(bound, found));
-    }
-  }
-
-  /** Whether a type can be written down at all. */
-  public static boolean isWritable(TypeMirror type) {
-    return switch (type.getKind()) {
-      case ARRAY -> isWritable(((ArrayType) type).getComponentType());
-      case TYPEVAR -> !((TypeVariable) type).asElement().getSimpleName().toString().contains(" ");
-      case WILDCARD -> true;
-      case DECLARED -> {
-        var declared = (DeclaredType) type;
-        TypeElement element = (TypeElement) declared.asElement();
-        yield element.getNestingKind() != NestingKind.LOCAL
-            && element.getNestingKind() != NestingKind.ANONYMOUS
-            && declared.getEnclosingType().getKind() == TypeKind.NONE
-            && declared.getTypeArguments().stream().allMatch(TypeNames::isWritable);
-      }
-      default -> type.getKind().isPrimitive();
-    };
+  /** The same for a new file, a line each. */
+  public Written newImports(String lineEnd) {
+    Written.Text text = Written.text("");
+    added.forEach(
+        (name, type) -> {
+          spell(text.text("import "), type, name, keys, null);
+          text.text(";" + lineEnd);
+        });
+    return text.text(added.isEmpty() ? "" : lineEnd).done();
   }
 }

@@ -15,6 +15,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.program.Symbols;
 import paredown.refactor.carry.Layout;
+import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
@@ -42,7 +43,10 @@ record BeginClass(ExtractClass whole, boolean open) implements Part {
     NewClass type = NewClass.of(owner, whole.name(), whole.wishes());
     ChangedFile file =
         Rendering.created(
-            NewFileHead.path(type), pieces(owner, type), owner.source(), path -> owner.source());
+            new NewFileHead(type.owner(), type.packageName()).path(type.name()),
+            pieces(owner, type),
+            owner.source(),
+            path -> owner.source());
     Set<String> affected = new TreeSet<>(Set.of(file.path()));
     program.units().forEach(unit -> affected.add(unit.path()));
     return new Change(
@@ -55,7 +59,8 @@ record BeginClass(ExtractClass whole, boolean open) implements Part {
   }
 
   private List<Piece> pieces(OwnerClass owner, NewClass type) {
-    List<Piece> pieces = new ArrayList<>(new NewFileHead(type).pieces());
+    List<Piece> pieces =
+        new ArrayList<>(new NewFileHead(type.owner(), type.packageName()).pieces());
     String end = owner.source().lineEnd();
     List<String> names =
         owner.methods(whole.methods()).stream()

@@ -23,6 +23,7 @@ import paredown.program.SourceIndex;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.DelegateChoice;
+import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.code.FieldAccess;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.NewImport;
@@ -223,13 +224,19 @@ final class ExtractClassPlan {
     if (type.nested()) {
       edits.add(path, atEnd(text));
     } else {
-      List<Piece> pieces = new ArrayList<>(new NewFileHead(type).pieces());
+      List<Piece> pieces =
+          new ArrayList<>(new NewFileHead(type.owner(), type.packageName()).pieces());
       pieces.addAll(new NewClassImports(owner, members, carried).pieces());
       pieces.addAll(text);
       if (type.elsewhere()) {
         imported(edits);
       }
-      files.add(Rendering.created(NewFileHead.path(type), pieces, owner.source(), edited::source));
+      files.add(
+          Rendering.created(
+              new NewFileHead(type.owner(), type.packageName()).path(type.name()),
+              pieces,
+              owner.source(),
+              edited::source));
     }
     files.addAll(edited.of(edits));
     Set<String> affected = new TreeSet<>();

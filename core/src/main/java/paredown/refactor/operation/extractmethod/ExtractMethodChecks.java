@@ -26,7 +26,7 @@ import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
 import paredown.refactor.code.Writes;
-import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OwnerClass;
 
 /** What must hold before a part can stand in a method of its own. */
@@ -76,9 +76,9 @@ final class ExtractMethodChecks {
    */
   static void requireWritable(UnitTrees trees, Part part, TypeMirror type) {
     boolean ofMethod =
-        TypeNames.variables(type).stream()
+        WritableType.variables(type).stream()
             .anyMatch(each -> each.getGenericElement() instanceof ExecutableElement);
-    boolean writable = type.getKind() == TypeKind.VOID || TypeNames.isWritable(type);
+    boolean writable = type.getKind() == TypeKind.VOID || WritableType.is(type);
     if (ofMethod || !writable) {
       throw alone(
           trees, part, "a value of it has the type %s, which is known there only".formatted(type));

@@ -31,6 +31,7 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.effect.Assumptions;
 import paredown.refactor.flow.ComesBack;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
 
@@ -121,13 +122,13 @@ final class FieldHolder implements Holder {
 
   private void requireType() {
     boolean elsewhere =
-        TypeNames.variables(type).stream()
+        WritableType.variables(type).stream()
             .anyMatch(each -> isStatic() || each.getGenericElement() instanceof ExecutableElement);
     boolean local =
         type instanceof javax.lang.model.type.DeclaredType declared
             && declared.asElement() instanceof TypeElement element
             && element.getNestingKind() == NestingKind.LOCAL;
-    if (elsewhere || local || !TypeNames.isWritable(type)) {
+    if (elsewhere || local || !WritableType.is(type)) {
       throw alone("its type %s is known there only".formatted(type));
     }
   }

@@ -10,6 +10,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.effect.Assumptions;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.WritableType;
 
 /** A new local variable, declared the way that its file does it. */
 record LocalHolder(Extracted extracted, String name) implements Holder {
@@ -20,7 +21,7 @@ record LocalHolder(Extracted extracted, String name) implements Holder {
     boolean poly =
         extracted.tree() instanceof LambdaExpressionTree
             || extracted.tree() instanceof MemberReferenceTree;
-    boolean writable = TypeNames.isWritable(extracted.type());
+    boolean writable = WritableType.is(extracted.type());
     if (!writable && (poly || !habits.knowsVar())) {
       throw Refused.advising(
           RefusalKind.NO_VALUE,

@@ -25,6 +25,7 @@ import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Between;
 import paredown.refactor.flow.Shift;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 import paredown.text.Token;
@@ -249,7 +250,7 @@ final class Inlined {
       if (!each.needsVariable()) {
         continue;
       }
-      if (!TypeNames.isWritable(each.type())) {
+      if (!WritableType.is(each.type())) {
         throw Refused.advising(
             RefusalKind.NO_VALUE,
             "A variable would have to hold a value of the type %s, which cannot be written down."

@@ -19,7 +19,7 @@ import javax.lang.model.type.TypeMirror;
 import paredown.refactor.code.Words;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.name.Sight;
-import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.nulls.Dereference;
 import paredown.refactor.startup.SteadyFields;
 import paredown.refactor.use.MemberUses;
@@ -175,10 +175,10 @@ final class Given {
   private boolean isNameable(TypeMirror type) {
     Sight sight = new Sight(target.element(), route.program().elements());
     boolean known =
-        TypeNames.variables(type).stream()
+        WritableType.variables(type).stream()
             .allMatch(variable -> variable.getGenericElement().equals(owner.element()));
     return known
-        && TypeNames.isWritable(type)
+        && WritableType.is(type)
         && (!(type instanceof DeclaredType declared) || !sight.hides(declared.asElement()));
   }
 

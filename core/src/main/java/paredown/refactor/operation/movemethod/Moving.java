@@ -15,7 +15,7 @@ import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.effect.CalmCalls;
-import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OwnerClass;
 
 /** A method on its way: its route, what it receives, how far it is seen, and its new signature. */
@@ -185,7 +185,7 @@ final class Moving {
   }
 
   private void collect(TypeMirror type, Set<TypeParameterElement> found) {
-    TypeNames.variables(type).stream()
+    WritableType.variables(type).stream()
         .filter(variable -> variable.getGenericElement().equals(owner.element()))
         .forEach(found::add);
   }

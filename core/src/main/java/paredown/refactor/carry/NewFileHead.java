@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractclass;
+package paredown.refactor.carry;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -13,24 +13,28 @@ import paredown.text.Token;
 import paredown.text.TokenKind;
 
 /** The head of a new file: the licence of its neighbour, and the package. */
-final class NewFileHead {
+public final class NewFileHead {
   private final OwnerClass owner;
   private final String packageName;
   private final SourceText source;
 
-  NewFileHead(NewClass type) {
-    this.owner = type.owner();
-    this.packageName = type.packageName();
+  /**
+   * The head of a file.
+   *
+   * @param owner the class of its neighbour
+   */
+  public NewFileHead(OwnerClass owner, String packageName) {
+    this.owner = owner;
+    this.packageName = packageName;
     this.source = owner.source();
   }
 
   /**
-   * The path of a new class's file: in the folder of its package, below the root of the old one's.
+   * The path of a new class's file: in the folder of its package, below the root of its neighbour.
    *
    * @throws Refused where the folders do not follow the packages
    */
-  static String path(NewClass type) {
-    OwnerClass owner = type.owner();
+  public String path(String type) {
     String path = owner.trees().path();
     String folder = path.substring(0, path.lastIndexOf('/') + 1);
     String old = folders(owner.packageName());
@@ -42,14 +46,15 @@ final class NewFileHead {
           owner.trees().place(owner.tree()));
     }
     String root = folder.substring(0, folder.length() - old.length());
-    return root + folders(type.packageName()) + type.name() + ".java";
+    return root + folders(packageName) + type + ".java";
   }
 
   private static String folders(String packageName) {
     return packageName.isEmpty() ? "" : packageName.replace('.', '/') + "/";
   }
 
-  List<Piece> pieces() {
+  /** What stands in front of its imports. */
+  public List<Piece> pieces() {
     List<Piece> pieces = new ArrayList<>();
     String end = source.lineEnd();
     var packageTree = owner.trees().unit().tree().getPackage();

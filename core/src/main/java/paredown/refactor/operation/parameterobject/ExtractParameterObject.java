@@ -1,0 +1,95 @@
+package paredown.refactor.operation.parameterobject;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import paredown.UnusableRequest;
+import paredown.program.DeclaredType;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.code.Words;
+import paredown.refactor.plan.Arguments;
+import paredown.text.Listed;
+
+/**
+ * Extract parameter object puts one object in the place of parameters that are passed together, in
+ * a method with all that dispatch together with it, and gives it wherever they were given.
+ *
+ * <p>The object is of a new class with these values, or of one that there is.
+ *
+ * @param type the class, in any form that one type of the project answers to
+ * @param method a method's name, with parameter types where it is overloaded; the name of the class
+ *     for a constructor
+ * @param parameters the names of the parameters
+ * @param name the simple name of the object's class
+ * @param everywhere whether all methods of the project with such parameters take it
+ */
+public record ExtractParameterObject(
+    String type, String method, List<String> parameters, String name, boolean everywhere)
+    implements Refactoring {
+
+  private static final int FEWEST = 2;
+
+  public ExtractParameterObject {
+    parameters = List.copyOf(parameters);
+  }
+
+  /** The same under another name. */
+  public ExtractParameterObject named(String other) {
+    return new ExtractParameterObject(type, method, parameters, other, everywhere);
+  }
+
+  @Override
+  public Optional<Steps> steps(Sources sources) {
+    Words.requireClassName(name);
+    if (parameters.stream().distinct().count() < FEWEST) {
+      throw new UnusableRequest(
+          "One parameter is no object.", "Name two at least: --parameters departs,arrives.");
+    }
+    List<Refactoring> all = new ArrayList<>();
+    if (existing(sources.index()).isEmpty()) {
+      all.add(new BeginObject(this));
+    }
+    all.add(new GiveObject(this));
+    String summary =
+        "%s %s passed as one %s%s."
+            .formatted(
+                Listed.of(parameters),
+                "are",
+                name,
+                everywhere ? " wherever they are passed together" : " to " + method);
+    return Optional.of(new Steps(summary, all));
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    return new GiveObject(this).plan(sources, index);
+  }
+
+  /** The class of that name in the package of the method's, or the only one in the project. */
+  Optional<DeclaredType> existing(SourceIndex index) {
+    String home = index.packageOf(index.type(type).file());
+    List<DeclaredType> named =
+        index.types().stream()
+            .filter(each -> each.simpleName().equals(name))
+            .filter(each -> index.packageOf(each.file()).equals(home))
+            .toList();
+    return named.stream().findFirst();
+  }
+
+  @Override
+  public String command() {
+    return "pare extract parameter-object %s --parameters %s --name %s%s"
+        .formatted(
+            Arguments.quoted(type + "#" + method),
+            String.join(",", parameters),
+            name,
+            everywhere ? " --everywhere" : "");
+  }
+
+  @Override
+  public String says() {
+    return "extract parameter object " + name;
+  }
+}

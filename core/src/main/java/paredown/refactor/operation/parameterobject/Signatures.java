@@ -1,0 +1,287 @@
+package paredown.refactor.operation.parameterobject;
+
+import com.sun.source.tree.MethodTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.UnusableRequest;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Unit;
+import paredown.project.Nearest;
+import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.MethodFamily;
+import paredown.refactor.use.NamedVariable;
+import paredown.refactor.use.OwnerClass;
+
+/** The heads that take an object then: those of a method's family, or all with its parameters. */
+final class Signatures {
+  private final ExtractParameterObject arguments;
+  private final Program program;
+  private final SourceIndex index;
+  private final OwnerClass owner;
+  private final OwnerClass.Method chosen;
+  private final HeadChecks checks;
+  private final List<Component> components = new ArrayList<>();
+  private final Map<ExecutableElement, Head> heads = new LinkedHashMap<>();
+  private final List<String> left = new ArrayList<>();
+
+  private Signatures(ExtractParameterObject arguments, Program program, SourceIndex index) {
+    this.arguments = arguments;
+    this.program = program;
+    this.index = index;
+    this.owner = OwnerClass.of(program, index.type(arguments.type()));
+    this.chosen = chosen();
+    this.checks = new HeadChecks(program, place());
+    components();
+  }
+
+  /**
+   * Finds them.
+   *
+   * @throws Refused where the head of the method that is named cannot change
+   */
+  static Signatures of(ExtractParameterObject arguments, Program program, SourceIndex index) {
+    Signatures signatures = new Signatures(arguments, program, index);
+    signatures.addFamily(signatures.chosen.element()).ifPresent(signatures::refuse);
+    if (arguments.everywhere()) {
+      signatures.addEverywhere();
+    }
+    return signatures;
+  }
+
+  OwnerClass owner() {
+    return owner;
+  }
+
+  List<Component> components() {
+    if (components.isEmpty()) {
+      List<String> known =
+          chosen.element().getParameters().stream()
+              .map(each -> each.getSimpleName().toString())
+              .toList();
+      for (String each : arguments.parameters()) {
+        if (!known.contains(each)) {
+          throw new UnusableRequest(
+              "%s has no parameter %s.".formatted(OwnerClass.signature(chosen), each),
+              Nearest.advice(each, known, "It has " + String.join(", ", known) + "."));
+        }
+      }
+      for (VariableElement each : chosen.element().getParameters()) {
+        if (arguments.parameters().contains(each.getSimpleName().toString())) {
+          components.add(new Component(each.getSimpleName().toString(), each.asType(), text(each)));
+        }
+      }
+    }
+    return components;
+  }
+
+  private String text(VariableElement variable) {
+    return program.symbols().text(variable.asType());
+  }
+
+  List<Head> heads() {
+    return List.copyOf(heads.values());
+  }
+
+  Optional<Head> head(Element element) {
+    return Optional.ofNullable(element instanceof ExecutableElement ? heads.get(element) : null);
+  }
+
+  /** What says which methods keep their parameters, and why. */
+  List<String> notes() {
+    return left;
+  }
+
+  String place() {
+    return owner.trees().place(chosen.tree());
+  }
+
+  /** The files in which the heads could be named. */
+  Set<String> affected() {
+    Set<String> words = new TreeSet<>();
+    for (ExecutableElement each : heads.keySet()) {
+      boolean constructor = each.getKind() == ElementKind.CONSTRUCTOR;
+      Element named = constructor ? each.getEnclosingElement() : each;
+      words.add(named.getSimpleName().toString());
+    }
+    Set<String> files = new TreeSet<>(index.filesWith(words));
+    for (Head each : heads.values()) {
+      files.add(each.trees().path());
+      if (each.element().getKind() == ElementKind.CONSTRUCTOR) {
+        files.addAll(
+            index.filesWith(index.namesOfSubtypes(each.owner().getSimpleName().toString())));
+      }
+    }
+    if (arguments.everywhere()) {
+      files.addAll(holding());
+    }
+    return files;
+  }
+
+  /** The files with the names of all the parameters. */
+  private Set<String> holding() {
+    Set<String> files = null;
+    for (Component each : components) {
+      Set<String> with = index.filesWith(Set.of(each.name()));
+      if (files == null) {
+        files = new TreeSet<>(with);
+      } else {
+        files.retainAll(with);
+      }
+    }
+    return files;
+  }
+
+  /** The method or constructor that is named. */
+  private OwnerClass.Method chosen() {
+    String name = arguments.method().replaceAll("\\(.*", "");
+    if (!name.equals(owner.simpleName()) || owner.constructors().isEmpty()) {
+      return NamedVariable.method(owner, arguments.method());
+    }
+    String types = arguments.method().substring(name.length()).replace(" ", "");
+    List<OwnerClass.Method> meant =
+        owner.constructors().stream()
+            .filter(
+                each ->
+                    types.isEmpty()
+                        ? takesAll(each.element(), arguments.parameters())
+                        : OwnerClass.signature(each).endsWith(types))
+            .toList();
+    if (meant.size() != 1) {
+      throw new UnusableRequest(
+          "%s has %d constructors like that.".formatted(owner.writtenName(), meant.size()),
+          "Say which, with the types of its parameters: %s(%s).".formatted(name, "int,String"));
+    }
+    return meant.get(0);
+  }
+
+  private static boolean takesAll(ExecutableElement element, List<String> names) {
+    return element.getParameters().stream()
+        .map(each -> each.getSimpleName().toString())
+        .toList()
+        .containsAll(names);
+  }
+
+  /** Where the parameters of a head for the components are; empty where it lacks one. */
+  private Optional<List<Integer>> positions(ExecutableElement element) {
+    List<Integer> positions = new ArrayList<>();
+    for (Component component : components) {
+      for (int i = 0; i < element.getParameters().size(); i++) {
+        VariableElement each = element.getParameters().get(i);
+        if (each.getSimpleName().contentEquals(component.name())
+            && text(each).equals(component.text())) {
+          positions.add(i);
+        }
+      }
+    }
+    return positions.size() == components.size() ? Optional.of(positions) : Optional.empty();
+  }
+
+  private void refuse(HeadChecks.Obstacle obstacle) {
+    throw Refused.advising(
+        obstacle.kind(),
+        "%s cannot take an object: %s.".formatted(OwnerClass.signature(chosen), obstacle.why()),
+        "Leave its parameters as they are.",
+        obstacle.place());
+  }
+
+  /**
+   * Leaves a head as it is, with its family.
+   *
+   * @throws Refused where that is the family of the method that is named
+   */
+  void leave(Head head, HeadChecks.Obstacle obstacle) {
+    if (!heads.containsKey(head.element())) {
+      return;
+    }
+    Set<ExecutableElement> family = family(head.element());
+    if (family.contains(chosen.element())) {
+      refuse(obstacle);
+    }
+    heads.keySet().removeAll(family);
+    left.add(sentence(head.element(), obstacle));
+  }
+
+  private Set<ExecutableElement> family(ExecutableElement method) {
+    Set<ExecutableElement> family = new LinkedHashSet<>(Set.of(method));
+    family.addAll(MethodFamily.of(program, method));
+    return family;
+  }
+
+  /** Adds a method with all that dispatch together with it, or says why one of them cannot. */
+  private Optional<HeadChecks.Obstacle> addFamily(ExecutableElement method) {
+    List<Integer> positions = positions(method).orElseThrow();
+    List<Head> found = new ArrayList<>();
+    for (ExecutableElement each : family(method)) {
+      Optional<HeadChecks.Obstacle> obstacle = checks.of(each, positions);
+      if (obstacle.isPresent()) {
+        return obstacle;
+      }
+      found.add(Head.of(program, each, positions, arguments.name()));
+    }
+    found.forEach(head -> heads.putIfAbsent(head.element(), head));
+    return Optional.empty();
+  }
+
+  private void addEverywhere() {
+    List<ExecutableElement> others = new ArrayList<>();
+    for (Unit unit : program.units()) {
+      UnitTrees trees = new UnitTrees(program, unit);
+      boolean editable =
+          program.sources().file(unit.path()).filter(SourceIndex::isEditable).isPresent();
+      if (!editable || !holding().contains(unit.path())) {
+        continue;
+      }
+      new TreePathScanner<Void, Void>() {
+        @Override
+        public Void visitMethod(MethodTree tree, Void unused) {
+          TreePath path = getCurrentPath();
+          if (trees.element(path) instanceof ExecutableElement element
+              && element.getEnclosingElement() instanceof TypeElement type
+              && !isUnwritten(element, type)
+              && !type.getSimpleName().contentEquals(arguments.name())
+              && positions(element).isPresent()) {
+            others.add(element);
+          }
+          return super.visitMethod(tree, null);
+        }
+      }.scan(unit.tree(), null);
+    }
+    for (ExecutableElement each : others) {
+      if (!heads.containsKey(each)) {
+        addFamily(each).ifPresent(obstacle -> left.add(sentence(each, obstacle)));
+      }
+    }
+  }
+
+  /** The constructor of a class without a name stands in no text. */
+  private static boolean isUnwritten(ExecutableElement element, TypeElement type) {
+    return element.getKind() == ElementKind.CONSTRUCTOR
+        && type.getNestingKind() == NestingKind.ANONYMOUS;
+  }
+
+  private static String sentence(ExecutableElement method, HeadChecks.Obstacle obstacle) {
+    return "%s of %s keeps its parameters: %s."
+        .formatted(
+            method.getKind() == ElementKind.CONSTRUCTOR
+                ? "A constructor"
+                : method.getSimpleName() + "()",
+            method.getEnclosingElement().getSimpleName(),
+            obstacle.why());
+  }
+}
