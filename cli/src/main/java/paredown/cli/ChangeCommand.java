@@ -16,10 +16,9 @@ import picocli.CommandLine.Option;
 abstract class ChangeCommand extends PareCommand {
   @Option(
       names = "--apply",
-      description = {
-        "Write the change, run all the project's tests, and keep it or put everything back.",
-        "The tests may take 30 minutes; test-timeout: in pare.yaml sets another limit."
-      })
+      description =
+          "Write the change, run all the project's tests, and keep it or put everything back. "
+              + "The tests may take 30 minutes; test-timeout: in pare.yaml sets another limit.")
   private boolean apply;
 
   @Option(
@@ -33,10 +32,9 @@ abstract class ChangeCommand extends PareCommand {
 
   @Option(
       names = "--strict",
-      description = {
-        "Refuse a change that rests on what no proof can give; without it a preview says so in its",
-        "lines that begin with Assumes. strict: true in pare.yaml does the same for the project."
-      })
+      description =
+          "Refuse a change that rests on what no proof can give; without it a preview says so in its "
+              + "lines that begin with Assumes. strict: true in pare.yaml does the same for the project.")
   private boolean strict;
 
   @Option(names = "--untested", description = "Apply although the project has no tests.")

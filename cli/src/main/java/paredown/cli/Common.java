@@ -20,10 +20,9 @@ final class Common {
 
   @Option(
       names = "--without-build",
-      description = {
-        "Do not ask the project's build for its class path, which would run it: sources are taken",
-        "from the usual folders, and archives from lib and from class-path: in pare.yaml."
-      })
+      description =
+          "Do not ask the project's build for its class path, which would run it: sources are taken "
+              + "from the usual folders, and archives from lib and from class-path: in pare.yaml.")
   private boolean withoutBuild;
 
   @Option(names = "--trace", description = "Show where in the program an error comes from.")

@@ -14,10 +14,9 @@ final class Delegates {
   @Option(
       names = "--delegate",
       paramLabel = "keep|none",
-      description = {
-        "Whether a method stays that forwards, or every caller asks the",
-        "new place. By default only private methods leave none."
-      })
+      description =
+          "Whether a method stays that forwards, or every caller asks the "
+              + "new place. By default only private methods leave none.")
   private Delegate delegate;
 
   /** Whether to keep them; empty where nothing was said. */

@@ -136,12 +136,11 @@ final class ExtractCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = {
-          "Refusals to overrule, since you know better: mapped-field,",
-          "mapped-class, native-code, serialized, reflected,",
-          "named-elsewhere; where methods leave alone, without a delegate,",
-          "maybe-null and started-earlier too."
-        })
+        description =
+            "Refusals to overrule, since you know better: mapped-field, "
+                + "mapped-class, native-code, serialized, reflected, "
+                + "named-elsewhere; where methods leave alone, without a delegate, "
+                + "maybe-null and started-earlier too.")
     private List<String> accepted = List.of();
 
     @Override
@@ -201,11 +200,10 @@ final class ExtractCommand extends PareCommand {
   static final class OfMethod extends ChangeCommand {
     @Parameters(
         paramLabel = "PLACE",
-        description = {
-          "The code: FILE:FIRST-LAST for whole lines, or",
-          "FILE:LINE:COLUMN-LINE:COLUMN with both ends. A type may stand",
-          "for its file."
-        })
+        description =
+            "The code: FILE:FIRST-LAST for whole lines, or "
+                + "FILE:LINE:COLUMN-LINE:COLUMN with both ends. A type may stand "
+                + "for its file.")
     private String place;
 
     @Option(
@@ -218,19 +216,17 @@ final class ExtractCommand extends PareCommand {
     @Option(
         names = "--duplicates",
         paramLabel = "all|none",
-        description = {
-          "all: other places of the class that say the same call it, too;",
-          "literals in which they differ become parameters. none is usual."
-        })
+        description =
+            "all: other places of the class that say the same call it, too; "
+                + "literals in which they differ become parameters. none is usual.")
     private String duplicates = "none";
 
     @Option(
         names = "--to",
         paramLabel = "TYPE",
-        description = {
-          "Moves it on at once to the type of one of the values that it",
-          "takes, or of a field."
-        })
+        description =
+            "Moves it on at once to the type of one of the values that it "
+                + "takes, or of a field.")
     private String target;
 
     @Option(
@@ -269,11 +265,10 @@ final class ExtractCommand extends PareCommand {
   abstract static class Naming extends ChangeCommand {
     @Parameters(
         paramLabel = "PLACE",
-        description = {
-          "The expression: FILE:LINE:COLUMN-LINE:COLUMN with both ends,",
-          "or FILE:LINE where it has the line for itself. A type may",
-          "stand for its file."
-        })
+        description =
+            "The expression: FILE:LINE:COLUMN-LINE:COLUMN with both ends, "
+                + "or FILE:LINE where it has the line for itself. A type may "
+                + "stand for its file.")
     private String place;
 
     @Option(names = "--name", paramLabel = "NAME", required = true, description = "The new name.")
@@ -376,20 +371,18 @@ final class ExtractCommand extends PareCommand {
       },
       footer = {
         "",
-        "Examples:",
-        "  pare extract parameter-object QuayBook#lies --parameters vessel,from,until --name Stay",
-        "  pare extract parameter-object QuayBook#lies --parameters vessel,from,until --name Stay \\",
-        "      --everywhere",
+        "Example:",
+        "  pare extract parameter-object Sailing#Sailing \\",
+        "      --parameters departs,arrives,tide --name Passage --everywhere",
         "",
         "Without --apply nothing is written. --apply runs the project's tests."
       })
   static final class OfParameters extends ChangeCommand {
     @Parameters(
         paramLabel = "TYPE#METHOD",
-        description = {
-          "The method, with parameter types where it is overloaded; the",
-          "name of the class again for a constructor."
-        })
+        description =
+            "The method, with parameter types where it is overloaded; the "
+                + "name of the class again for a constructor.")
     private String method;
 
     @Option(
@@ -414,7 +407,7 @@ final class ExtractCommand extends PareCommand {
 
     @Override
     Preview preview(Session session) {
-      MemberName member = MemberName.of(method, "method", "QuayBook#lies");
+      MemberName member = MemberName.of(method, "method", "DeckPlan#deckFor");
       return session.preview(
           new ExtractParameterObject(
               member.type(),

@@ -63,10 +63,9 @@ final class InlineCommand extends PareCommand {
   static final class OfMethod extends ChangeCommand {
     @Parameters(
         paramLabel = "TYPE#METHOD",
-        description = {
-          "The method, with its class as short as one meaning is left,",
-          "and with its parameter types where it is overloaded."
-        })
+        description =
+            "The method, with its class as short as one meaning is left, "
+                + "and with its parameter types where it is overloaded.")
     private String what;
 
     @Option(
@@ -82,10 +81,9 @@ final class InlineCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = {
-          "Refusals to overrule, since you know better: mapped-field,",
-          "reflected, started-earlier."
-        })
+        description =
+            "Refusals to overrule, since you know better: mapped-field, "
+                + "reflected, started-earlier.")
     private List<String> accepted = List.of();
 
     @Override
@@ -121,10 +119,9 @@ final class InlineCommand extends PareCommand {
   static final class OfVariable extends ChangeCommand {
     @Parameters(
         paramLabel = "VARIABLE",
-        description = {
-          "TYPE#METHOD#VARIABLE, or FILE:LINE where it is declared. A",
-          "type may stand for its file."
-        })
+        description =
+            "TYPE#METHOD#VARIABLE, or FILE:LINE where it is declared. A "
+                + "type may stand for its file.")
     private String what;
 
     @Override
@@ -144,10 +141,9 @@ final class InlineCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = {
-          "Refusals to overrule, since you know better: mapped-field,",
-          "reflected, serialized, started-earlier."
-        })
+        description =
+            "Refusals to overrule, since you know better: mapped-field, "
+                + "reflected, serialized, started-earlier.")
     private List<String> accepted = List.of();
 
     abstract boolean isConstant();
@@ -246,10 +242,9 @@ final class InlineCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = {
-          "Refusals to overrule, since you know better: serialized,",
-          "mapped-class, reflected, named-elsewhere."
-        })
+        description =
+            "Refusals to overrule, since you know better: serialized, "
+                + "mapped-class, reflected, named-elsewhere.")
     private List<String> accepted = List.of();
 
     @Override

@@ -79,13 +79,12 @@ final class MoveCommand extends PareCommand {
     @Option(
         names = "--through",
         paramLabel = "WAY",
-        description = {
-          "How it reaches its new object: a parameter's or field's name,",
-          "outer (the object around its own), new (one for each call),",
-          "new-field (one that each object keeps), callers (one that each",
-          "caller has), or static (none). Needed where several or none are",
-          "plain."
-        })
+        description =
+            "How it reaches its new object: a parameter's or field's name, "
+                + "outer (the object around its own), new (one for each call), "
+                + "new-field (one that each object keeps), callers (one that each "
+                + "caller has), or static (none). Needed where several or none are "
+                + "plain.")
     private String through;
 
     @Mixin private Delegates delegates = new Delegates();
@@ -93,10 +92,8 @@ final class MoveCommand extends PareCommand {
     @Option(
         names = "--pass",
         paramLabel = "values|owner",
-        description = {
-          "What it receives of its old object: by default the values,",
-          "where they will do."
-        })
+        description =
+            "What it receives of its old object: by default the values, " + "where they will do.")
     private Pass pass = Pass.values;
 
     @Option(names = "--name", paramLabel = "NAME", description = "Its name in the new place.")
@@ -106,10 +103,9 @@ final class MoveCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = {
-          "Refusals to overrule, since you know better: maybe-null,",
-          "reflected, started-earlier, named-elsewhere."
-        })
+        description =
+            "Refusals to overrule, since you know better: maybe-null, "
+                + "reflected, started-earlier, named-elsewhere.")
     private List<String> accepted = List.of();
 
     @Override
@@ -166,10 +162,9 @@ final class MoveCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = {
-          "Refusals to overrule, since you know better: mapped-field,",
-          "reflected, serialized, started-earlier."
-        })
+        description =
+            "Refusals to overrule, since you know better: mapped-field, "
+                + "reflected, serialized, started-earlier.")
     private List<String> accepted = List.of();
 
     @Override
@@ -213,10 +208,9 @@ final class MoveCommand extends PareCommand {
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
-        description = {
-          "Refusals to overrule, since you know better: serialized,",
-          "mapped-class, reflected, named-elsewhere."
-        })
+        description =
+            "Refusals to overrule, since you know better: serialized, "
+                + "mapped-class, reflected, named-elsewhere.")
     private List<String> accepted = List.of();
 
     @Override

@@ -16,9 +16,9 @@ import picocli.CommandLine.Parameters;
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
     description = {
-      "Gives a type with its file, a field, a method with all that override it or are overridden by",
-      "it, or a parameter or local variable of a method another name, wherever it is meant: in",
-      "code, Javadoc and imports. Text in strings and in other files stays as it is."
+      "Gives a type, a member or a variable another name, wherever it is meant.",
+      "A type takes its file along, and a method all that override it or are overridden by it. Text",
+      "in strings and in other files stays as it is."
     },
     footer = {
       "",
@@ -48,10 +48,9 @@ final class RenameCommand extends ChangeCommand {
       names = "--accept",
       paramLabel = "REFUSAL",
       split = ",",
-      description = {
-        "Refusals to overrule, since you know better: serialized, mapped-field, reflected; of a",
-        "type also mapped-class, named-elsewhere."
-      })
+      description =
+          "Refusals to overrule, since you know better: serialized, mapped-field, reflected; of a "
+              + "type also mapped-class, named-elsewhere.")
   private List<String> accepted = List.of();
 
   @Override

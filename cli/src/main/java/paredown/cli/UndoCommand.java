@@ -28,10 +28,9 @@ final class UndoCommand extends PareCommand {
 
   @Option(
       names = "--forget",
-      description = {
-        "Let go of the last step instead, and leave all files as they are: for a step whose",
-        "originals are damaged, or whose files were edited since."
-      })
+      description =
+          "Let go of the last step instead, and leave all files as they are: for a step whose "
+              + "originals are damaged, or whose files were edited since.")
   private boolean forget;
 
   @Override

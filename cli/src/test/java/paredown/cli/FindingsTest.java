@@ -506,7 +506,7 @@ class FindingsTest {
   }
 
   @Test
-  void saysOfARemedyThatIsNotThereYetWhatToDo() throws IOException {
+  void proposesOneObjectForValuesThatArePassedTogether() throws IOException {
     ferry.with(
         "src/ferry/Seats.java",
         """
@@ -538,9 +538,9 @@ class FindingsTest {
     for (JsonNode each : clump) {
       id = each.get("type").asText().endsWith("Seats") ? each.get("id").asText() : id;
     }
-    Ran ran = Ran.pare(folder, "mend", id).exits(2);
-    assertTrue(ran.err().contains(" is not there yet."), ran.err());
-    assertTrue(ran.err().contains("pare extract parameter-object"), ran.err());
+    String out = Ran.pare(folder, "mend", id, "--name", "Place").exits(0).out();
+    assertTrue(out.contains("+record Place(int deck, int row, int seat) {}"), out);
+    assertTrue(out.contains("+  void sell(Place place) {"), out);
   }
 
   @Test

@@ -15,6 +15,7 @@ import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Smell;
@@ -133,17 +134,20 @@ public final class Candidates {
                         .map(NameWords::capitalised)
                         .limit(2)
                         .collect(Collectors.joining()));
+    String free = taken.contains(name) ? name + "Values" : name;
+    taken.add(free);
     int lists = finding.evidence().rows().size();
     int parameters = finding.members().size();
-    return byHand(
-        "pare extract parameter-object '%s#%s' --parameters %s --name %s"
-            .formatted(type.name(), first.member(), String.join(",", finding.members()), name),
-        "extract parameter object " + name,
-        new Effect(
-            List.of(
-                new Effect.Figure("parameters of each list together", parameters, 1),
-                new Effect.Figure("parameters in all", lists * parameters, lists)),
-            List.of("1 class more")));
+    String method = first.member().replace(" ", "");
+    return new Candidate(
+        finding.id(),
+        new Cure.Together(
+            new ExtractParameterObject(type.name(), method, finding.members(), free, true),
+            new Effect(
+                List.of(
+                    new Effect.Figure("parameters of each list together", parameters, 1),
+                    new Effect.Figure("parameters in all", lists * parameters, lists)),
+                List.of("1 class more"))));
   }
 
   private Candidate moveMethod() {

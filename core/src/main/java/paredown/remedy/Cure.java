@@ -7,6 +7,7 @@ import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
 public sealed interface Cure {
@@ -109,6 +110,19 @@ public sealed interface Cure {
           .filter(InlineClass.acceptable()::contains)
           .filter(each -> !refactoring.accepted().contains(each))
           .map(each -> new Inline(refactoring.accepting(each), effect));
+    }
+  }
+
+  /** An object in the place of parameters. */
+  record Together(ExtractParameterObject refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return new Together(refactoring.named(name), effect);
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.empty();
     }
   }
 

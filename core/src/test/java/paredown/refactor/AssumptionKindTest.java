@@ -36,7 +36,8 @@ class AssumptionKindTest {
             "inline-method",
             "inline-field",
             "move-field",
-            "inline-class")) {
+            "inline-class",
+            "parameter-object")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

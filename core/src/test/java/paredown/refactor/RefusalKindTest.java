@@ -52,7 +52,8 @@ class RefusalKindTest {
             "inline-method",
             "inline-field",
             "move-field",
-            "inline-class")) {
+            "inline-class",
+            "parameter-object")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

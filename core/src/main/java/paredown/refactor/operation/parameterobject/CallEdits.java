@@ -80,6 +80,7 @@ final class CallEdits {
     int start = trees.start(given.get(first));
     int end = trees.end(given.get(last));
     List<Piece> pieces = new ArrayList<>();
+    LongLine line = LongLine.of(call, start, end, type.element().getSimpleName().length());
     Optional<Head> caller = passingOn(call);
     if (caller.isPresent()) {
       for (int position : head.positions()) {
@@ -87,6 +88,8 @@ final class CallEdits {
       }
       pieces.add(Written.text("").local(caller.get().object()).done());
     } else {
+      start = line.start();
+      pieces.add(Written.plain(line.before()));
       made(call, pieces);
     }
     for (int i = first + 1; i <= last; i++) {

@@ -144,8 +144,7 @@ final class HeadEdits {
 
   /** Parameters that are set become variables that begin with their values. */
   private void declare(List<Integer> components) {
-    List<StatementTree> statements = statements();
-    int at = trees.start(statements.get(isConstructorCall(statements.get(0)) ? 1 : 0));
+    int at = beginning();
     boolean line = trees.source().startsLine(at);
     String behind = line ? ";" + trees.source().lineEnd() + trees.source().indentAt(at) : "; ";
     Written.Text text = Written.text("");
@@ -157,6 +156,21 @@ final class HeadEdits {
     edits.add(
         trees.path(),
         new Replacement(at, at, List.of(text.done()), List.of(), "they begin with the parameters"));
+  }
+
+  /** Where the first statement stands that may be another, with the comments above it. */
+  private int beginning() {
+    List<StatementTree> statements = statements();
+    boolean calls = isConstructorCall(statements.get(0));
+    int from = calls ? trees.end(statements.get(0)) : trees.start(head.tree().getBody()) + 1;
+    int first = trees.start(statements.get(calls ? 1 : 0));
+    for (int i = trees.source().tokenAt(from); ; i++) {
+      int token = trees.source().tokens().get(i).start();
+      boolean line = token >= from && trees.source().startsLine(token);
+      if (line && token < first || token >= first) {
+        return Math.min(token, first);
+      }
+    }
   }
 
   /** The statements that stand in the text; the compiler adds calls of constructors. */

@@ -6,6 +6,8 @@ import java.util.regex.Pattern;
 import javax.lang.model.type.TypeKind;
 import paredown.edit.Piece;
 import paredown.edit.Written;
+import paredown.program.Symbols;
+import paredown.program.UseKind;
 import paredown.project.SourceFile;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Words;
@@ -103,20 +105,33 @@ final class ObjectText {
     parameters();
     text.text(") {" + end);
     for (Component each : components) {
-      text.text(unit + unit + "this." + each.name() + " = " + each.name() + ";" + end);
+      text.text(unit + unit).name("this", "this of " + binaryName()).text(".");
+      text.name(each.name(), Symbols.fieldKey(binaryName(), each.name())).text(" = ");
+      text.local(each.name()).text(";" + end);
     }
     text.text(unit + "}" + end);
     for (Component each : components) {
       String remark = remarks.getOrDefault(each.name(), "");
       text.text(end);
       if (!remark.isEmpty()) {
-        text.text(unit + "/** " + Words.capitalised(remark) + " */" + end);
+        text.text(unit + "/** " + sentence(remark) + " */" + end);
       }
       names.write(text.text(unit + visible), each.type(), null);
       text.text(" " + accessor(each) + "() {" + end);
-      text.text(unit + unit + "return " + each.name() + ";" + end + unit + "}" + end);
+      text.text(unit + unit + "return ")
+          .here(UseKind.RECEIVER, Symbols.typeKey(binaryName()))
+          .name(each.name(), Symbols.fieldKey(binaryName(), each.name()))
+          .text(";" + end + unit + "}" + end);
     }
     text.text("}" + end);
+  }
+
+  private static String sentence(String remark) {
+    return Words.capitalised(remark) + (remark.endsWith(".") ? "" : ".");
+  }
+
+  private String binaryName() {
+    return (owner.packageName().isEmpty() ? "" : owner.packageName() + ".") + name;
   }
 
   /** The accessors are named the way that the old class names its own. */
