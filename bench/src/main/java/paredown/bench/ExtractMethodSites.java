@@ -17,6 +17,7 @@ import java.util.function.Predicate;
 import paredown.facts.Facts;
 import paredown.program.Sources;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.text.SourceText;
 
@@ -94,11 +95,13 @@ final class ExtractMethodSites implements Sites {
                   source.line(end - 1),
                   source.column(end - 1));
       sites.add(new Site(kind, new ExtractMethod(place, "partTakenOut"), new TreeSet<>()));
-      sites.add(
-          new Site(
-              "duplicates",
-              new ExtractMethod(place, "partTakenOut", Optional.empty(), true, Set.of()),
-              new TreeSet<>()));
+      for (Duplicates which : List.of(Duplicates.ALL, Duplicates.PROJECT)) {
+        sites.add(
+            new Site(
+                which == Duplicates.ALL ? "duplicates" : "duplicates elsewhere",
+                new ExtractMethod(place, "partTakenOut", Optional.empty(), which, Set.of()),
+                new TreeSet<>()));
+      }
     }
   }
 }

@@ -1,10 +1,12 @@
 package paredown.cli;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import paredown.UnusableRequest;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
@@ -215,10 +217,11 @@ final class ExtractCommand extends PareCommand {
 
     @Option(
         names = "--duplicates",
-        paramLabel = "all|none",
+        paramLabel = "none|all|project",
         description =
-            "all: other places of the class that say the same call it, too; "
-                + "literals in which they differ become parameters. none is usual.")
+            "all: other places of the class that say the same call it, too; literals in which they"
+                + " differ become parameters. project: those of all classes of the package as well,"
+                + " where it needs no object. none is usual.")
     private String duplicates = "none";
 
     @Option(
@@ -247,17 +250,19 @@ final class ExtractCommand extends PareCommand {
               place,
               name,
               Optional.ofNullable(target),
-              isAll(),
+              which(),
               Accepted.of(accepted, ExtractMethod.acceptable())));
     }
 
-    private boolean isAll() {
-      if (!List.of("all", "none").contains(duplicates)) {
-        throw new UnusableRequest(
-            "--duplicates is all or none, not " + duplicates + ".",
-            "Say --duplicates all, or leave it out.");
-      }
-      return duplicates.equals("all");
+    private Duplicates which() {
+      return Arrays.stream(Duplicates.values())
+          .filter(each -> each.word().equals(duplicates))
+          .findFirst()
+          .orElseThrow(
+              () ->
+                  new UnusableRequest(
+                      "--duplicates is none, all or project, not " + duplicates + ".",
+                      "Say --duplicates all, or leave it out."));
     }
   }
 

@@ -86,7 +86,7 @@ final class BodyScan extends TreePathScanner<Void, Void> {
     }
     decisions += tree != null && decides(tree) ? 1 : 0;
     if (statement && standsAlone(tree)) {
-      spans.within(tree, () -> super.scan(tree, null));
+      spans.within(tree, getCurrentPath().getLeaf(), () -> super.scan(tree, null));
       return null;
     }
     return super.scan(tree, unused);

@@ -21,11 +21,13 @@ final class OpenSpans {
   private static final class OpenSpan {
     private final Tree tree;
     private final int depth;
+    private final Tree around;
     private boolean jumps;
 
-    OpenSpan(Tree tree, int depth) {
+    OpenSpan(Tree tree, int depth, Tree around) {
       this.tree = tree;
       this.depth = depth;
+      this.around = around;
     }
 
     boolean isLoopOrSwitch() {
@@ -57,15 +59,20 @@ final class OpenSpans {
         line,
         places.source().line(Math.max(start, end - 1)),
         span.depth,
+        places.start(span.around),
         span.jumps,
         comment,
         before.isEmpty() || before.startsWith("//") || before.endsWith("*/"),
         Wording.of(places.source(), start, end, own));
   }
 
-  /** Reads a statement. */
-  void within(Tree statement, Runnable read) {
-    OpenSpan span = new OpenSpan(statement, open.size());
+  /**
+   * Reads a statement.
+   *
+   * @param around the block, the case or the statement that it stands in
+   */
+  void within(Tree statement, Tree around, Runnable read) {
+    OpenSpan span = new OpenSpan(statement, open.size(), around);
     spans.add(span);
     open.push(span);
     read.run();

@@ -8,6 +8,7 @@ import java.util.List;
  * @param start offset of its first character
  * @param end offset behind its last character
  * @param depth how many statements it stands in
+ * @param block where the code begins in which it follows others
  * @param jumps whether it may leave itself by return, break or continue
  * @param comment the comment on the line before; empty where there is none
  * @param paragraph whether a blank line or a comment stands before it
@@ -19,6 +20,7 @@ public record Span(
     int firstLine,
     int lastLine,
     int depth,
+    int block,
     boolean jumps,
     String comment,
     boolean paragraph,
@@ -34,6 +36,7 @@ public record Span(
         first.firstLine(),
         last.lastLine(),
         first.depth(),
+        first.block(),
         spans.stream().anyMatch(Span::jumps),
         first.comment(),
         true,

@@ -12,6 +12,7 @@ import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
@@ -63,7 +64,7 @@ public final class Candidates {
       case PART -> List.of(extractPart());
       case QUESTION -> List.of(askTheObject());
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
-      case REPEATED -> List.of(oneForAll());
+      case REPEATED -> oneForAll();
       case CONSTRUCTOR, UNUSED -> List.of();
     };
   }
@@ -201,7 +202,7 @@ public final class Candidates {
                     "foreign data in place", figure("data").orElseThrow().value(), 0)),
             List.of("1 method more"));
     ExtractMethod extract =
-        new ExtractMethod(place, partName(target), Optional.of(target), false, Set.of());
+        new ExtractMethod(place, partName(target), Optional.of(target), Duplicates.NONE, Set.of());
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
@@ -211,38 +212,49 @@ public final class Candidates {
     return method + NameWords.capitalised(Finding.shortName(target).replaceAll(".*\\.", ""));
   }
 
-  /** The first of the places as a method, which the others call. */
-  private Candidate oneForAll() {
-    Evidence.Row first = finding.evidence().rows().get(0);
-    int words = figure("words").orElseThrow().value();
-    boolean one =
-        finding.evidence().rows().stream().allMatch(each -> each.file().equals(first.file()))
-            && finding.identity().stream().allMatch(each -> each.startsWith(type.name() + "#"));
-    if (one) {
-      int last = finding.range().end().line() - 1;
-      String place = "%s:%d-%d".formatted(first.file(), first.line(), last);
-      String name = finding.members().get(0).replaceAll("\\(.*", "") + "Part";
-      return new Candidate(
-          finding.id(),
-          new Cure.Part(
-              new ExtractMethod(
-                  place,
-                  Character.toLowerCase(name.charAt(0)) + name.substring(1),
-                  Optional.empty(),
-                  true,
-                  Set.of()),
-              new Effect(
-                  List.of(
-                      new Effect.Figure("lines of it in each place", last - first.line() + 1, 1)),
-                  List.of("1 method more"))));
-    }
-    return byHand(
-        "pare extract method %s:%d-%d"
-            .formatted(first.file(), first.line(), finding.range().end().line() - 1),
-        "extract one of them as a method, and let the others call it",
+  /** How many of the places that repeat others are tried. */
+  private static final int TRIED = 4;
+
+  /** One of the places as a method, which the others call. */
+  private List<Candidate> oneForAll() {
+    Set<String> classes = new HashSet<>();
+    finding.identity().forEach(each -> classes.add(each.replaceAll("#.*", "")));
+    Duplicates which = classes.equals(Set.of(type.name())) ? Duplicates.ALL : Duplicates.PROJECT;
+    Map<Integer, Evidence.Row> rows = new LinkedHashMap<>();
+    finding.evidence().rows().stream()
+        .filter(each -> each.file().equals(finding.range().file()))
+        .forEach(each -> rows.putIfAbsent(each.line(), each));
+    return rows.values().stream()
+        .limit(TRIED)
+        .flatMap(row -> runs(row).stream())
+        .map(run -> oneForAll(run, which))
+        .toList();
+  }
+
+  /** What stands in a place, and where that can be no method, the part of it that can. */
+  private List<RepeatedRun> runs(Evidence.Row row) {
+    int lines = Integer.parseInt(row.uses().get(0).replaceAll(".*, (\\d+) lines?$", "$1"));
+    List<RepeatedRun> runs = new ArrayList<>();
+    type.method(row.member())
+        .flatMap(method -> RepeatedRun.of(method, row.line(), row.line() + lines - 1))
+        .ifPresent(
+            run -> {
+              runs.add(run);
+              if (!run.isPlain()) {
+                run.plainPart().ifPresent(runs::add);
+              }
+            });
+    return runs;
+  }
+
+  private Candidate oneForAll(RepeatedRun run, Duplicates which) {
+    ExtractMethod extract =
+        new ExtractMethod(run.place(), run.name(), Optional.empty(), which, Set.of());
+    Effect effect =
         new Effect(
-            List.of(new Effect.Figure("words that repeat others", words, 0)),
-            List.of("1 method more")));
+            List.of(new Effect.Figure("lines of it in each place", run.lines(), 1)),
+            List.of("1 method more"));
+    return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
   private Candidate askTheObject() {

@@ -48,6 +48,9 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
         byHand.add(candidate);
         continue;
       }
+      if (found.stream().anyMatch(remedy -> remedy.covers(candidate))) {
+        continue;
+      }
       try {
         Remedy remedy = planOnCondition(candidate, facts, sources, index);
         if (!remedy.effect().lightens()) {

@@ -2,10 +2,14 @@ package paredown.remedy;
 
 import java.util.List;
 import paredown.edit.Change;
+import paredown.edit.Region;
 import paredown.gate.Verdict;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.code.Place;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.plan.Arguments;
+import paredown.text.SourceText;
 
 /**
  * A remedy is a candidate that was planned on the program and not refused, with its effect.
@@ -28,5 +32,27 @@ public record Remedy(
   /** The part of its id that tells it from the finding's other remedies. */
   public String shortId() {
     return id.substring(id.lastIndexOf('.') + 1);
+  }
+
+  /** Whether it has made a call of the place already that a candidate would begin with. */
+  boolean covers(Candidate candidate) {
+    if (!(candidate.cure() instanceof Cure.Part part)
+        || part.refactoring().duplicates() == Duplicates.NONE) {
+      return false;
+    }
+    Place place = Place.of(part.refactoring().place());
+    return change.files().stream()
+        .filter(file -> file.path().equals(place.file()) && !file.isNew())
+        .anyMatch(
+            file ->
+                file.regions().stream()
+                    .filter(region -> region.kind() == Region.Kind.REPLACED)
+                    .anyMatch(region -> meets(file.before().orElseThrow(), region, place)));
+  }
+
+  private static boolean meets(SourceText before, Region region, Place place) {
+    return region.from() < region.to()
+        && before.line(region.from()) <= place.lastLine()
+        && place.firstLine() <= before.line(region.to() - 1);
   }
 }

@@ -149,18 +149,13 @@ final class Duplicate implements Detector {
     List<Span> all = owned.method().body().spans();
     for (int i = 0; i < all.size(); i++) {
       Span span = all.get(i);
-      int parent = i - 1;
-      while (parent >= 0 && !(all.get(parent).depth() < span.depth())) {
-        parent--;
-      }
       int within = 1;
       while (i + within < all.size() && all.get(i + within).depth() > span.depth()) {
         within++;
       }
-      // An if and its else have two blocks of one depth, which a line between them parts.
       Row row =
           open.computeIfAbsent(
-              parent + ":" + span.depth(),
+              span.block() + ":" + span.depth(),
               each -> new Row(owned, new ArrayList<>(), new ArrayList<>()));
       row.spans().add(span);
       row.statements().add(within);

@@ -19,6 +19,7 @@ import paredown.Fixture;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.refactor.operation.inlineclass.InlineClass;
@@ -106,6 +107,10 @@ record RefactoringCase(
     return Optional.of(option(name)).filter(value -> !value.isEmpty());
   }
 
+  private static Duplicates duplicates(String word) {
+    return word.isEmpty() ? Duplicates.NONE : Duplicates.valueOf(word.toUpperCase());
+  }
+
   /** The operation with its arguments. */
   Refactoring refactoring() {
     if (operation.get(0).equals("extract") && operation.get(1).equals("method")) {
@@ -113,7 +118,7 @@ record RefactoringCase(
           operation.get(2),
           option("--name"),
           optional("--to"),
-          operation.contains("--duplicates"),
+          duplicates(option("--duplicates")),
           accepted());
     }
     if (operation.get(0).equals("extract") && operation.get(1).equals("parameter-object")) {

@@ -8,6 +8,7 @@ import java.util.Set;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.refactor.operation.inlineclass.InlineClass;
@@ -53,7 +54,9 @@ final class Typed {
           words.get(2),
           option("--name").orElseThrow(),
           Optional.empty(),
-          words.contains("--duplicates"),
+          option("--duplicates")
+              .map(word -> Duplicates.valueOf(word.toUpperCase()))
+              .orElse(Duplicates.NONE),
           accepted);
     }
     if (words.get(0).equals("extract") && words.get(1).equals("parameter-object")) {

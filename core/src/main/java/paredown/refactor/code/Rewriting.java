@@ -43,6 +43,18 @@ public final class Rewriting {
       List<Piece> pieces,
       List<Piece> elsewhere) {
     List<Piece> all = Stream.of(pieces, elsewhere).flatMap(List::stream).toList();
+    requireNoComment(trees, start, end, all);
+    return said(trees, start, end, reason, pieces, all);
+  }
+
+  /** Puts pieces in the place of a range whose comments another place says as well. */
+  public static Replacement ofSaidElsewhere(
+      UnitTrees trees, int start, int end, String reason, List<Piece> pieces) {
+    return said(trees, start, end, reason, pieces, pieces);
+  }
+
+  private static Replacement said(
+      UnitTrees trees, int start, int end, String reason, List<Piece> pieces, List<Piece> all) {
     Set<Use.Place> stands = new HashSet<>();
     for (Piece piece : pieces) {
       if (piece instanceof Written written) {
@@ -52,7 +64,6 @@ public final class Rewriting {
             .forEach(stands::add);
       }
     }
-    requireNoComment(trees, start, end, all);
     List<Replacement.Dropped> dropped =
         trees.program().uses().within(trees.path(), start, end).stream()
             .filter(use -> !stands.contains(use.place()) && !isCarried(use, all))

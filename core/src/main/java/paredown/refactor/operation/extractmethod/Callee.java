@@ -2,20 +2,45 @@ package paredown.refactor.operation.extractmethod;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import javax.lang.model.element.VariableElement;
 import paredown.UnusableRequest;
 import paredown.program.Program;
+import paredown.program.Unit;
 import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
 
 /** A place that says the same as a part, and could call the same method. */
 record Callee(Twin twin, Extraction at, Shape shape) {
 
   /** The places of the class. */
   static List<Callee> of(Extraction part, Shape shape, List<VariableElement> parameters) {
+    return of(Twins.of(part.trees(), part.owner(), part.part()), part, shape, parameters).stream()
+        .filter(each -> each.at().owner().element().equals(part.owner().element()))
+        .filter(each -> part.isStatic() || !each.at().isStatic())
+        .toList();
+  }
+
+  /** The places in all files of a program, which call a static method. */
+  static List<Callee> everywhere(
+      Extraction part, Shape shape, List<VariableElement> parameters, Set<String> files) {
     List<Callee> callees = new ArrayList<>();
-    for (Twin twin : Twins.of(part.trees(), part.owner(), part.part())) {
+    Program program = part.trees().program();
+    for (Unit unit : program.units()) {
+      if (files.contains(unit.path())) {
+        List<Twin> twins = Twins.in(new UnitTrees(program, unit), part.trees(), part.part());
+        callees.addAll(of(twins, part, shape, parameters));
+      }
+    }
+    return callees;
+  }
+
+  private static List<Callee> of(
+      List<Twin> twins, Extraction part, Shape shape, List<VariableElement> parameters) {
+    List<Callee> callees = new ArrayList<>();
+    for (Twin twin : twins) {
       try {
-        Extraction other = new Extraction(part.trees(), twin.part());
+        Extraction other = new Extraction(twin.trees(), twin.part());
         Callee callee = new Callee(twin, other, other.shape());
         if (callee.fits(part, shape, parameters)
             && GivenLiteral.fit(part.trees(), part.part(), twin)) {
@@ -36,8 +61,6 @@ record Callee(Twin twin, Extraction at, Shape shape) {
             && (other.variable() == null
                 || twin.stands(shape.variable(), other.variable(), program));
     return sameResult
-        && at.owner().element().equals(part.owner().element())
-        && (part.isStatic() || !at.isStatic())
         && !(other.result() == Shape.Result.SETS
             && at.locals().isUnset(shape.variable()) != part.locals().isUnset(other.variable()))
         && parameters.stream().allMatch(each -> standing(each, program) != null)

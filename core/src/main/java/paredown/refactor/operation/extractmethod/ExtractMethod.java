@@ -13,6 +13,7 @@ import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Part;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
@@ -28,14 +29,14 @@ import paredown.refactor.plan.Rounds;
  * @param place where they stand, as it is typed
  * @param name of the new method
  * @param target the type that gets it; empty where it stays
- * @param duplicates whether other places of the class that say the same call it, too
+ * @param duplicates which other places that say the same call it, too
  * @param accepted the kinds of refusal that are accepted for its move
  */
 public record ExtractMethod(
     String place,
     String name,
     Optional<String> target,
-    boolean duplicates,
+    Duplicates duplicates,
     Set<RefusalKind> accepted)
     implements Refactoring {
 
@@ -45,7 +46,7 @@ public record ExtractMethod(
 
   /** An extraction whose method stays. */
   public ExtractMethod(String place, String name) {
-    this(place, name, Optional.empty(), false, Set.of());
+    this(place, name, Optional.empty(), Duplicates.NONE, Set.of());
   }
 
   /** The same under another name. */
@@ -103,8 +104,21 @@ public record ExtractMethod(
     Words.requireMethodName(name);
     Place wanted = Place.of(place);
     String path = wanted.path(sources, index);
-    return new Rounds(sources, index)
-        .ofFile(path, trees -> new ExtractMethodPlan(this, trees, wanted.part(trees)).change());
+    Rounds rounds = new Rounds(sources, index);
+    return duplicates == Duplicates.PROJECT
+        ? rounds.plan(Set.of(path), program -> everywhere(program, path, wanted, index))
+        : rounds.ofFile(
+            path,
+            trees -> new ExtractMethodPlan(this, trees, wanted.part(trees), Set.of()).change());
+  }
+
+  private Rounds.Outcome everywhere(Program program, String path, Place wanted, SourceIndex index) {
+    ReadableFiles.require(program, Set.of(path));
+    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+    Part part = wanted.part(trees);
+    Set<String> files = new Repeats(new Extraction(trees, part)).files(index);
+    return new Rounds.Outcome(
+        files, () -> new ExtractMethodPlan(this, trees, part, files).change());
   }
 
   @Override
@@ -123,7 +137,7 @@ public record ExtractMethod(
         .formatted(
             Arguments.quoted(place),
             name,
-            duplicates ? " --duplicates all" : "",
+            duplicates == Duplicates.NONE ? "" : " --duplicates " + duplicates.word(),
             target.map(to -> " --to " + Arguments.quoted(to)).orElse(""),
             Arguments.accepting(accepted));
   }

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -17,7 +17,6 @@ import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
-import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.carry.Layout;
@@ -27,6 +26,8 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.FileNames;
+import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
@@ -42,9 +43,16 @@ final class ExtractMethodPlan {
   private final Extraction extraction;
   private final OwnerClass owner;
   private final Locals locals;
+  private final Set<String> looked;
   private final List<GivenLiteral> literals = new ArrayList<>();
 
-  ExtractMethodPlan(ExtractMethod arguments, UnitTrees trees, Part part) {
+  /**
+   * A plan of an extraction.
+   *
+   * @param looked the files in which the same may be said; empty where only its class counts
+   */
+  ExtractMethodPlan(ExtractMethod arguments, UnitTrees trees, Part part, Set<String> looked) {
+    this.looked = looked;
     this.arguments = arguments;
     this.trees = trees;
     this.program = trees.program();
@@ -68,28 +76,40 @@ final class ExtractMethodPlan {
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
 
-    List<Callee> twins = Callee.of(extraction, shape, parameters);
-    if (arguments.duplicates() && twins.isEmpty()) {
+    List<Callee> twins = callees(shape, parameters);
+    boolean asked = arguments.duplicates() != Duplicates.NONE;
+    if (asked && twins.isEmpty()) {
       throw new UnusableRequest(
-          "No other place of %s says the same and could call it.".formatted(owner.writtenName()),
+          "No other place of %s says the same and could call it."
+              .formatted(isEverywhere() ? "the project" : owner.writtenName()),
           "Leave --duplicates out.");
     }
-    if (arguments.duplicates()) {
+    if (asked) {
       literals.addAll(GivenLiteral.of(trees, part, twins.stream().map(Callee::twin).toList()));
     }
-    TypeNames names = new TypeNames(trees, program.symbols()::key);
+    NewMethod method =
+        new NewMethod(
+            extraction,
+            arguments.name(),
+            parameters,
+            literals,
+            isEverywhere() || extraction.isStatic());
     EditList edits = new EditList();
+    FileNames files = new FileNames(program, edits);
+    TypeNames names = files.of(trees);
     String file = trees.path();
     edits.add(
-        file,
-        new Replacement(
-            part.start(), part.end(), call(part, null, shape, parameters, names), List.of()));
-    declareLater(locals, shape, edits);
-    if (arguments.duplicates()) {
-      twins.forEach(each -> replace(each, parameters, names, edits));
+        file, new Replacement(part.start(), part.end(), method.call(shape, names), List.of()));
+    declareLater(extraction, shape, edits);
+    if (asked) {
+      twins.forEach(each -> replace(each, method, files, edits));
     }
     edits.add(file, declaration(shape, parameters, thrown, names));
-    names.imports().forEach(each -> edits.add(file, each));
+    files.addImports();
+    Set<String> touched = new TreeSet<>(Set.of(file));
+    if (asked) {
+      twins.forEach(each -> touched.add(each.twin().trees().path()));
+    }
     return new Change(
         "%s becomes %s of %s."
             .formatted(
@@ -104,7 +124,7 @@ final class ExtractMethodPlan {
         new EditedFiles(program).of(edits),
         Map.of(),
         Map.of(),
-        Set.of(file),
+        isEverywhere() ? ReadableFiles.paths(program) : touched,
         new Change.Report(List.of(), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
   }
@@ -123,107 +143,55 @@ final class ExtractMethodPlan {
           "It takes %d values; less code, or code around it, may need fewer.".formatted(values));
     }
     if (!twins.isEmpty()) {
-      List<String> lines =
-          twins.stream()
-              .map(each -> String.valueOf(source.line(each.twin().part().start())))
-              .toList();
-      String places = (lines.size() == 1 ? "line " : "lines ") + Listed.of(lines);
+      String places = Listed.of(twins.stream().map(this::shown).distinct().toList());
       notes.add(
-          arguments.duplicates()
-              ? "The same stood in %s, too, and is a call now.".formatted(places)
-              : "The same stands in %s, too; --duplicates all makes calls of that as well."
-                  .formatted(places));
+          arguments.duplicates() == Duplicates.NONE
+              ? "The same stands in %s, too; --duplicates all makes calls of that as well."
+                  .formatted(places)
+              : "The same stood in %s, too, and is a call now.".formatted(places));
     }
     return notes;
   }
 
-  private void replace(
-      Callee each, List<VariableElement> parameters, TypeNames names, EditList edits) {
-    List<VariableElement> given =
-        parameters.stream().map(other -> each.standing(other, program)).toList();
+  private String shown(Callee each) {
+    UnitTrees there = each.twin().trees();
+    String line = "line " + there.source().line(each.twin().part().start());
+    boolean here = each.at().owner().element().equals(owner.element());
+    return here ? line : line + " of " + each.at().owner().writtenName();
+  }
+
+  private boolean isEverywhere() {
+    return arguments.duplicates() == Duplicates.PROJECT;
+  }
+
+  private List<Callee> callees(Shape shape, List<VariableElement> parameters) {
+    return isEverywhere()
+        ? new Repeats(extraction).callees(shape, parameters, looked)
+        : Callee.of(extraction, shape, parameters);
+  }
+
+  private void replace(Callee each, NewMethod method, FileNames names, EditList edits) {
     String why = "it is what " + arguments.name() + " does";
     Part other = each.twin().part();
-    List<Piece> call = call(other, each.twin(), each.shape(), given, names);
+    UnitTrees there = each.twin().trees();
+    List<Piece> call = method.call(each, names.of(there));
     edits.add(
-        trees.path(),
-        Rewriting.of(trees, other.start(), other.end(), why, call, List.of()).proving(why));
-    declareLater(each.at().locals(), each.shape(), edits);
+        there.path(),
+        Rewriting.ofSaidElsewhere(there, other.start(), other.end(), why, call).proving(why));
+    declareLater(each.at(), each.shape(), edits);
   }
 
   /** The uses behind the part of a variable that the call declares. */
-  private void declareLater(Locals there, Shape shape, EditList edits) {
+  private static void declareLater(Extraction there, Shape shape, EditList edits) {
     if (shape.result() == Shape.Result.DECLARES) {
-      for (Locals.Named use : there.later(shape.variable())) {
-        edits.add(trees.path(), local(use));
+      for (Locals.Named use : there.locals().later(shape.variable())) {
+        edits.add(there.trees().path(), local(there.trees(), use));
       }
     }
-  }
-
-  private String key(List<VariableElement> parameters) {
-    List<String> types = new ArrayList<>();
-    parameters.forEach(each -> types.add(program.types().erasure(each.asType()).toString()));
-    literals.forEach(each -> types.add(each.type().toString()));
-    return Symbols.methodKey(owner.binaryName(), arguments.name(), types);
-  }
-
-  /**
-   * The call in the place of a part.
-   *
-   * @param twin that part as a twin; null for the one that becomes the method
-   */
-  private List<Piece> call(
-      Part at, Twin twin, Shape shape, List<VariableElement> parameters, TypeNames names) {
-    Written.Text text = Written.text("");
-    switch (shape.result()) {
-      case DECLARES -> {
-        boolean isFinal = shape.variable().getModifiers().contains(Modifier.FINAL);
-        text.text(isFinal ? "final " : "");
-        names.write(text, shape.type(), owner.element());
-        text.text(" " + shape.variable().getSimpleName() + " = ");
-      }
-      case SETS -> {
-        named(text, shape.variable());
-        text.text(" = ");
-      }
-      case RETURNS -> text.text(shape.type().getKind() == TypeKind.VOID ? "" : "return ");
-      default -> {
-        // The call stands alone.
-      }
-    }
-    if (!extraction.isStatic()) {
-      text.here(UseKind.RECEIVER, program.symbols().key(owner.element()));
-    }
-    text.name(arguments.name(), key(parameters)).text("(");
-    String separator = "";
-    for (VariableElement each : parameters) {
-      named(text.text(separator), each);
-      separator = ", ";
-    }
-    List<Piece> pieces = new ArrayList<>();
-    for (GivenLiteral each : literals) {
-      pieces.add(text.text(separator).done());
-      pieces.add(each.given(trees, twin));
-      text = Written.text("");
-      separator = ", ";
-    }
-    text.text(part.isExpression() ? ")" : ");");
-    boolean ends =
-        shape.result() == Shape.Result.RETURNS && shape.type().getKind() == TypeKind.VOID;
-    if (ends) {
-      text.text(source.lineEnd() + source.indentAt(at.start()) + "return;");
-    }
-    pieces.add(text.done());
-    return pieces;
-  }
-
-  /** Names a local variable that stays where it is. */
-  private void named(Written.Text text, VariableElement variable) {
-    text.hereStill(UseKind.NAME, program.symbols().key(variable), null);
-    text.text(variable.getSimpleName().toString());
   }
 
   /** A use of a variable that the change declares, in the place of one that was declared before. */
-  private Replacement local(Locals.Named use) {
+  private static Replacement local(UnitTrees trees, Locals.Named use) {
     String name = use.variable().getSimpleName().toString();
     Use.Place place = new Use.Place(trees.path(), use.offset(), UseKind.NAME);
     return Replacement.of(
@@ -234,8 +202,9 @@ final class ExtractMethodPlan {
       Shape shape, List<VariableElement> parameters, List<TypeMirror> thrown, TypeNames names) {
     Layout layout = Layout.of(owner);
     String end = source.lineEnd();
-    Written.Text head = Written.text(end + end + layout.member() + "private ");
-    head.text(extraction.isStatic() ? "static " : "");
+    Written.Text head =
+        Written.text(end + end + layout.member() + (isEverywhere() ? "" : "private "));
+    head.text(isEverywhere() || extraction.isStatic() ? "static " : "");
     write(head, shape.type(), names);
     head.text(" " + arguments.name() + "(");
     String separator = "";
@@ -267,7 +236,8 @@ final class ExtractMethodPlan {
     if (shape.result() == Shape.Result.DECLARES || shape.result() == Shape.Result.SETS) {
       tail.text(end + layout.body() + "return ");
       if (shape.result() == Shape.Result.DECLARES) {
-        named(tail, shape.variable());
+        tail.hereStill(UseKind.NAME, program.symbols().key(shape.variable()), null);
+        tail.text(shape.variable().getSimpleName().toString());
       } else {
         tail.local(shape.variable().getSimpleName().toString());
       }
@@ -283,7 +253,7 @@ final class ExtractMethodPlan {
     for (Locals.Named use : locals.taken()) {
       boolean here = parameters.contains(use.variable()) || use.variable().equals(shape.variable());
       if (here) {
-        inside.add(local(use));
+        inside.add(local(trees, use));
       }
     }
     literals.forEach(each -> inside.add(each.taken(trees)));

@@ -49,7 +49,7 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
   private static boolean differs(UnitTrees trees, Token token, Twin twin) {
     Token own = twin.literals().get(token.start());
     return own != null
-        && !trees
+        && !twin.trees()
             .source()
             .slice(own.start(), own.end())
             .equals(trees.source().slice(token.start(), token.end()));
@@ -58,7 +58,7 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
   /** Whether a twin's literals can be given where the part has others. */
   static boolean fit(UnitTrees trees, Part part, Twin twin) {
     Map<Integer, TreePath> known = literals(trees, part);
-    Map<Integer, TreePath> own = literals(trees, twin.part());
+    Map<Integer, TreePath> own = literals(twin.trees(), twin.part());
     int count = 0;
     for (Token token : trees.source().tokens(part.start(), part.end())) {
       if (!differs(trees, token, twin)) {
@@ -137,6 +137,6 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
     Token own = twin == null ? null : twin.literals().get(start);
     return own == null
         ? Carried.range(trees.path(), start, end)
-        : Carried.range(trees.path(), own.start(), own.end());
+        : Carried.range(twin.trees().path(), own.start(), own.end());
   }
 }

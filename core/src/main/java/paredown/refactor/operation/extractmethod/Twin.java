@@ -20,29 +20,37 @@ import paredown.text.TokenKind;
  * A twin is a part that says the same as another, but for the names of its variables and for
  * literals.
  *
+ * @param trees of its file
  * @param part itself
  * @param variables the keys of the other's variables, each with the key of its own
  * @param shared the keys of its own variables that stand for several of the other's
  * @param literals where the other has its literals, and its own in their places
  */
 record Twin(
-    Part part, Map<String, String> variables, Set<String> shared, Map<Integer, Token> literals) {
+    UnitTrees trees,
+    Part part,
+    Map<String, String> variables,
+    Set<String> shared,
+    Map<Integer, Token> literals) {
 
-  /** A part as the twin of another in the same file; empty where it says something else. */
-  static Optional<Twin> of(UnitTrees trees, Part other, Part part) {
-    List<Token> first = tokens(trees, other);
+  /**
+   * A part as the twin of another, whose file may be another; empty where it says another thing.
+   */
+  static Optional<Twin> of(UnitTrees others, Part other, UnitTrees trees, Part part) {
+    List<Token> first = tokens(others, other);
     List<Token> second = tokens(trees, part);
-    Twin twin = new Twin(part, new LinkedHashMap<>(), new HashSet<>(), new LinkedHashMap<>());
+    Twin twin =
+        new Twin(trees, part, new LinkedHashMap<>(), new HashSet<>(), new LinkedHashMap<>());
     Map<String, String> back = new HashMap<>();
     boolean alike = first.size() == second.size();
     for (int i = 0; alike && i < first.size(); i++) {
-      alike = twin.match(trees, first.get(i), second.get(i), back);
+      alike = twin.match(others, first.get(i), second.get(i), back);
     }
     return alike ? Optional.of(twin) : Optional.empty();
   }
 
-  private boolean match(UnitTrees trees, Token one, Token own, Map<String, String> back) {
-    String there = trees.source().slice(one.start(), one.end());
+  private boolean match(UnitTrees others, Token one, Token own, Map<String, String> back) {
+    String there = others.source().slice(one.start(), one.end());
     String here = trees.source().slice(own.start(), own.end());
     if (one.kind() != own.kind()) {
       return false;
@@ -51,7 +59,7 @@ record Twin(
       literals.put(one.start(), own);
       return true;
     }
-    String key = key(trees, one);
+    String key = key(others, one);
     String ownKey = key(trees, own);
     if (!key.startsWith("local ") || !ownKey.startsWith("local ")) {
       return key.equals(ownKey) && there.equals(here);

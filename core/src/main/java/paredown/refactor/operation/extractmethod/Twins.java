@@ -8,33 +8,52 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import paredown.refactor.code.Blocks;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
 
-/** The twins of a part in its class, in the order of the text; none overlaps another. */
+/**
+ * The twins of a part in its class or in files, in the order of the text; none overlaps another.
+ */
 final class Twins extends TreePathScanner<Void, Void> {
+  private final UnitTrees home;
   private final UnitTrees trees;
-  private final OwnerClass owner;
   private final Part part;
+  private final ClassTree only;
   private final List<Twin> found = new ArrayList<>();
 
-  private Twins(UnitTrees trees, OwnerClass owner, Part part) {
+  /**
+   * A search of a file.
+   *
+   * @param home the file of the part
+   * @param only the class that is looked at; null for all of the file
+   */
+  private Twins(UnitTrees home, Part part, UnitTrees trees, ClassTree only) {
+    this.home = home;
     this.trees = trees;
-    this.owner = owner;
     this.part = part;
+    this.only = only;
   }
 
   static List<Twin> of(UnitTrees trees, OwnerClass owner, Part part) {
-    Twins twins = new Twins(trees, owner, part);
+    Twins twins = new Twins(trees, part, trees, owner.tree());
     twins.scan(owner.path(), null);
+    return twins.found;
+  }
+
+  /** All twins in a file, which may be another than the part's. */
+  static List<Twin> in(UnitTrees other, UnitTrees trees, Part part) {
+    Twins twins = new Twins(trees, part, other, null);
+    twins.scan(new TreePath(other.unit().tree()), null);
     return twins.found;
   }
 
   @Override
   public Void visitClass(ClassTree tree, Void unused) {
-    return tree == owner.tree() ? super.visitClass(tree, null) : null;
+    return only == null || tree == only ? super.visitClass(tree, null) : null;
   }
 
   @Override
@@ -68,20 +87,27 @@ final class Twins extends TreePathScanner<Void, Void> {
   }
 
   private void add(Part other) {
+    boolean elsewhere = !trees.path().equals(home.path());
     boolean apart =
-        (other.end() <= part.start() || part.end() <= other.start())
+        (elsewhere || other.end() <= part.start() || part.end() <= other.start())
             && found.stream()
                 .allMatch(
                     each ->
                         other.end() <= each.part().start() || each.part().end() <= other.start());
     if (apart && !hasComment(other)) {
-      Twin.of(trees, part, other).ifPresent(found::add);
+      Twin.of(home, part, trees, other).ifPresent(found::add);
     }
   }
 
   /** What only a twin says in a comment would be lost. */
   private boolean hasComment(Part other) {
-    return trees.source().tokens(other.start(), other.end()).stream()
-        .anyMatch(token -> token.kind().isComment());
+    return !comments(home, part).containsAll(comments(trees, other));
+  }
+
+  private static Set<String> comments(UnitTrees trees, Part part) {
+    return trees.source().tokens(part.start(), part.end()).stream()
+        .filter(token -> token.kind().isComment())
+        .map(token -> trees.source().slice(token.start(), token.end()).strip())
+        .collect(Collectors.toSet());
   }
 }

@@ -24,6 +24,7 @@ import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
 import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.FileNames;
 
 /** The calls of the heads, which give an object: their own, or a new one of what they gave. */
 final class CallEdits {

@@ -19,6 +19,7 @@ import paredown.refactor.Refused;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.FileNames;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OnlookersFromOutside;

@@ -25,6 +25,7 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.FileNames;
 
 /** The object in the head of a method and in its body, which asks it for the values. */
 final class HeadEdits {

@@ -1,29 +1,29 @@
-package paredown.refactor.operation.parameterobject;
+package paredown.refactor.plan;
 
 import java.util.Map;
 import java.util.TreeMap;
 import paredown.program.Program;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
-import paredown.refactor.plan.EditList;
 
 /** The type names of each file that changes, with the imports that they need. */
-final class FileNames {
+public final class FileNames {
   private final Program program;
   private final EditList edits;
   private final Map<String, TypeNames> byFile = new TreeMap<>();
 
-  FileNames(Program program, EditList edits) {
+  public FileNames(Program program, EditList edits) {
     this.program = program;
     this.edits = edits;
   }
 
-  TypeNames of(UnitTrees trees) {
+  public TypeNames of(UnitTrees trees) {
     return byFile.computeIfAbsent(
         trees.path(), each -> new TypeNames(trees, program.symbols()::key));
   }
 
-  void addImports() {
+  /** Adds the imports that the written names need. */
+  public void addImports() {
     byFile.forEach((file, names) -> names.imports().forEach(each -> edits.add(file, each)));
   }
 }

@@ -1,0 +1,15 @@
+package paredown.refactor.operation.extractmethod;
+
+/** Which other places that say the same call the new method, too. */
+public enum Duplicates {
+  NONE,
+  /** All of the class. */
+  ALL,
+  /** All of the project; the method belongs to the class then, and needs no object. */
+  PROJECT;
+
+  /** The word as it is typed. */
+  public String word() {
+    return name().toLowerCase();
+  }
+}

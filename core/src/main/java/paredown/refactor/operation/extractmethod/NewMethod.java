@@ -1,0 +1,109 @@
+package paredown.refactor.operation.extractmethod;
+
+import java.util.ArrayList;
+import java.util.List;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
+import paredown.edit.Piece;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.UseKind;
+import paredown.refactor.code.Part;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.TypeNames;
+
+/**
+ * The new method, as its callers know it.
+ *
+ * @param literals what it takes besides, since places differ in it
+ * @param isStatic whether it needs no object
+ */
+record NewMethod(
+    Extraction extraction,
+    String name,
+    List<VariableElement> parameters,
+    List<GivenLiteral> literals,
+    boolean isStatic) {
+
+  private Program program() {
+    return extraction.trees().program();
+  }
+
+  String key() {
+    List<String> types = new ArrayList<>();
+    parameters.forEach(each -> types.add(program().types().erasure(each.asType()).toString()));
+    literals.forEach(each -> types.add(each.type().toString()));
+    return Symbols.methodKey(extraction.owner().binaryName(), name, types);
+  }
+
+  /** The call in the place of the part that becomes the method. */
+  List<Piece> call(Shape shape, TypeNames names) {
+    return call(extraction, null, shape, parameters, names);
+  }
+
+  /** The call in another place. */
+  List<Piece> call(Callee callee, TypeNames names) {
+    List<VariableElement> given =
+        parameters.stream().map(each -> callee.standing(each, program())).toList();
+    return call(callee.at(), callee.twin(), callee.shape(), given, names);
+  }
+
+  private List<Piece> call(
+      Extraction at, Twin twin, Shape shape, List<VariableElement> given, TypeNames names) {
+    Written.Text text = Written.text("");
+    switch (shape.result()) {
+      case DECLARES -> {
+        boolean isFinal =
+            shape.variable().getModifiers().contains(javax.lang.model.element.Modifier.FINAL);
+        text.text(isFinal ? "final " : "");
+        names.write(text, shape.type(), at.owner().element());
+        text.text(" " + shape.variable().getSimpleName() + " = ");
+      }
+      case SETS -> {
+        named(text, shape.variable());
+        text.text(" = ");
+      }
+      case RETURNS -> text.text(shape.type().getKind() == TypeKind.VOID ? "" : "return ");
+      default -> {
+        // The call stands alone.
+      }
+    }
+    if (!isStatic) {
+      text.here(UseKind.RECEIVER, program().symbols().key(extraction.owner().element()));
+    }
+    if (!at.owner().element().equals(extraction.owner().element())) {
+      names.write(text, extraction.owner().element(), at.owner().element());
+      text.text(".");
+    }
+    text.name(name, key()).text("(");
+    String separator = "";
+    for (VariableElement each : given) {
+      named(text.text(separator), each);
+      separator = ", ";
+    }
+    List<Piece> pieces = new ArrayList<>();
+    for (GivenLiteral each : literals) {
+      pieces.add(text.text(separator).done());
+      pieces.add(each.given(extraction.trees(), twin));
+      text = Written.text("");
+      separator = ", ";
+    }
+    Part part = at.part();
+    text.text(part.isExpression() ? ")" : ");");
+    boolean ends =
+        shape.result() == Shape.Result.RETURNS && shape.type().getKind() == TypeKind.VOID;
+    if (ends) {
+      UnitTrees there = at.trees();
+      text.text(there.source().lineEnd() + there.source().indentAt(part.start()) + "return;");
+    }
+    pieces.add(text.done());
+    return pieces;
+  }
+
+  /** Names a local variable that stays where it is. */
+  void named(Written.Text text, VariableElement variable) {
+    text.hereStill(UseKind.NAME, program().symbols().key(variable), null);
+    text.text(variable.getSimpleName().toString());
+  }
+}

@@ -1,0 +1,146 @@
+package paredown.refactor.operation.extractmethod;
+
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.program.Program;
+import paredown.program.SourceIndex;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.project.SourceFile;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.name.Sight;
+import paredown.refactor.name.WritableType;
+import paredown.refactor.startup.StaticStart;
+import paredown.refactor.use.OwnerClass;
+
+/** Where in a project the same is said as in a part, and what it takes that all call one method. */
+final class Repeats {
+  private final Extraction part;
+  private final Program program;
+
+  Repeats(Extraction part) {
+    this.part = part;
+    this.program = part.trees().program();
+  }
+
+  /** The files of the same kind that have all the names that the part says. */
+  Set<String> files(SourceIndex index) {
+    String home = part.trees().path();
+    Set<String> files = null;
+    for (String word : words()) {
+      Set<String> with = index.filesWith(Set.of(word));
+      if (files == null) {
+        files = new TreeSet<>(with);
+      } else {
+        files.retainAll(with);
+      }
+    }
+    Set<String> found = files == null ? index.filesIn(index.packageOf(home)) : new TreeSet<>(files);
+    SourceFile own = program.sources().file(home).orElseThrow();
+    Set<String> alike = new TreeSet<>(Set.of(home));
+    for (String each : found) {
+      program
+          .sources()
+          .file(each)
+          .filter(SourceIndex::isEditable)
+          .filter(other -> other.module().equals(own.module()) && other.kind() == own.kind())
+          .ifPresent(other -> alike.add(other.path()));
+    }
+    return alike;
+  }
+
+  /** The names in the part that are not those of variables. */
+  private Set<String> words() {
+    Set<String> words = new TreeSet<>();
+    int start = part.part().start();
+    for (Use use : program.uses().within(part.trees().path(), start, part.part().end())) {
+      if (use.kind() == UseKind.NAME && !use.key().startsWith("local ")) {
+        int at = use.offset();
+        int end = at;
+        String text = part.trees().source().text();
+        while (end < text.length() && Character.isJavaIdentifierPart(text.charAt(end))) {
+          end++;
+        }
+        if (end > at) {
+          words.add(text.substring(at, end));
+        }
+      }
+    }
+    return words;
+  }
+
+  /**
+   * The places that can call it.
+   *
+   * @throws Refused where the part needs its object
+   */
+  List<Callee> callees(Shape shape, List<VariableElement> parameters, Set<String> files) {
+    requireNoObject(shape, parameters);
+    List<Callee> callees = new ArrayList<>();
+    for (Callee each : Callee.everywhere(part, shape, parameters, files)) {
+      if (sees(each)) {
+        callees.add(each);
+      }
+    }
+    boolean elsewhere = callees.stream().anyMatch(each -> !isHome(each));
+    if (elsewhere) {
+      StaticStart.require(part.owner(), part.owner(), "It cannot be called elsewhere", false);
+    }
+    return callees;
+  }
+
+  private boolean isHome(Callee callee) {
+    return OwnerClass.outermost(callee.at().owner().element())
+        .equals(OwnerClass.outermost(part.owner().element()));
+  }
+
+  /** Whether a place sees the class, and the method in it, which its package may. */
+  private boolean sees(Callee callee) {
+    TypeElement there = callee.at().owner().element();
+    return new Sight(there, program.elements()).isNear(part.owner().element())
+        && !new Sight(there, program.elements()).hides(part.owner().element());
+  }
+
+  private void requireNoObject(Shape shape, List<VariableElement> parameters) {
+    for (TreePath each : part.part().trees()) {
+      Optional<TreePath> self = CodeElsewhere.instance(part.trees(), each);
+      if (self.isPresent()) {
+        throw Refused.advising(
+            RefusalKind.NEEDS_OWNER,
+            "Other classes cannot call it: it needs %s of its object."
+                .formatted(self.get().getLeaf()),
+            "Say --duplicates all for the places of its class.",
+            part.trees().place(self.get().getLeaf()));
+      }
+    }
+    boolean inner =
+        part.owner().element().getNestingKind().isNested()
+            && !part.owner().element().getModifiers().contains(Modifier.STATIC)
+            && part.owner().element().getKind().isClass()
+            && program.sources().file(part.trees().path()).orElseThrow().module().language() < 16;
+    boolean varies =
+        !WritableType.variables(shape.type()).isEmpty()
+            || parameters.stream()
+                .anyMatch(each -> !WritableType.variables(each.asType()).isEmpty());
+    if (inner || varies) {
+      throw Refused.advising(
+          RefusalKind.NEEDS_OWNER,
+          "Other classes cannot call it: %s."
+              .formatted(
+                  inner
+                      ? "its class belongs to an object"
+                      : "it has a type that only its class knows"),
+          "Say --duplicates all for the places of its class.",
+          part.trees().source().place(part.part().start()));
+    }
+  }
+}
