@@ -98,7 +98,7 @@ final class ExtractMethodSites implements Sites {
       for (Duplicates which : List.of(Duplicates.ALL, Duplicates.PROJECT)) {
         sites.add(
             new Site(
-                which == Duplicates.ALL ? "duplicates" : "duplicates elsewhere",
+                which == Duplicates.ALL ? "duplicates" : "elsewhere",
                 new ExtractMethod(place, "partTakenOut", Optional.empty(), which, Set.of()),
                 new TreeSet<>()));
       }

@@ -16,6 +16,7 @@ import paredown.project.Nearest;
 import paredown.session.Session;
 import paredown.session.Survey;
 import paredown.smell.Finding;
+import paredown.smell.FirstScreen;
 import paredown.smell.Smell;
 import paredown.text.Listed;
 import picocli.CommandLine.Command;
@@ -136,7 +137,7 @@ final class SurveyCommand extends PareCommand {
 
   /** The first screen; where one smell is asked for, its weak findings too. */
   private List<Finding> shown(Survey survey) {
-    return all || only != null ? survey.findings() : SurveyText.firstScreen(survey.findings());
+    return all || only != null ? survey.findings() : FirstScreen.of(survey.findings());
   }
 
   private void deliver(String answer) {

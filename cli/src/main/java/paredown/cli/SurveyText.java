@@ -1,27 +1,22 @@
 package paredown.cli;
 
 import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 import paredown.facts.Facts;
 import paredown.history.History;
 import paredown.program.CompileError;
 import paredown.session.Survey;
 import paredown.smell.Finding;
+import paredown.smell.FirstScreen;
 import paredown.smell.Smell;
 import paredown.text.Counted;
 
 /** A survey as text: at most one screen, worst first. */
 final class SurveyText {
   private static final int STRONG = 30;
-  private static final int SCREEN = 15;
-
-  /** How many of one smell are shown first. */
-  private static final int OF_ONE = 4;
 
   private static final int BAR = 10;
   private static final String PARTS = " ▏▎▍▌▋▊▉█";
@@ -63,31 +58,10 @@ final class SurveyText {
     return hidden == 0 ? "pare --help" : "pare survey --all" + here;
   }
 
-  /**
-   * The strong findings, of each class and smell the weightiest, and a few of each smell, as many
-   * as fit a screen.
-   */
-  static List<Finding> firstScreen(List<Finding> findings) {
-    Map<Smell, Integer> count = new EnumMap<>(Smell.class);
-    return strong(findings).stream()
-        .filter(finding -> count.merge(finding.smell(), 1, Integer::sum) <= OF_ONE)
-        .limit(SCREEN)
-        .toList();
-  }
-
-  /** The strong findings, of each class and smell the weightiest. */
-  private static List<Finding> strong(List<Finding> findings) {
-    Set<String> seen = new HashSet<>();
-    return findings.stream()
-        .filter(finding -> finding.weight() >= STRONG && !finding.smell().isSmaller())
-        .filter(finding -> seen.add(kind(finding)))
-        .toList();
-  }
-
   /** How many strong findings of each smell there are beside those that are shown. */
   private static String more(List<Finding> shown, List<Finding> findings) {
     Map<Smell, Long> left =
-        strong(findings).stream()
+        FirstScreen.strong(findings).stream()
             .filter(finding -> !shown.contains(finding))
             .collect(
                 Collectors.groupingBy(
@@ -104,10 +78,6 @@ final class SurveyText {
                                 "more " + each.getKey().words(),
                                 "more " + each.getKey().several()))
                     .collect(Collectors.joining(", ")));
-  }
-
-  private static String kind(Finding finding) {
-    return finding.smell().id() + " " + finding.type();
   }
 
   private static String hidden(int hidden, long smaller) {
@@ -140,10 +110,10 @@ final class SurveyText {
     boolean complete = shown.size() >= all.size();
     Map<String, Long> strong =
         all.stream()
-            .filter(each -> each.weight() >= STRONG)
-            .collect(Collectors.groupingBy(SurveyText::kind, Collectors.counting()));
+            .filter(each -> each.weight() >= FirstScreen.STRONG)
+            .collect(Collectors.groupingBy(FirstScreen::kind, Collectors.counting()));
     for (Finding finding : shown) {
-      long alike = complete ? 0 : strong.getOrDefault(kind(finding), 0L) - 1;
+      long alike = complete ? 0 : strong.getOrDefault(FirstScreen.kind(finding), 0L) - 1;
       String more = alike > 0 ? " (and %d more)".formatted(alike) : "";
       text.append("%3d ".formatted(finding.weight()));
       text.append(terminal.cyan(bar(finding.weight()))).append("  ");

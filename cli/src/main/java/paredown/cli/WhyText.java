@@ -247,9 +247,13 @@ final class WhyText {
     }
   }
 
+  private static String figure(Effect.Figure figure) {
+    boolean gone = figure.words().equals(Effect.WEIGHT) && figure.after() == 0;
+    return "%s %d -> %s"
+        .formatted(figure.words(), figure.before(), gone ? "gone" : String.valueOf(figure.after()));
+  }
+
   private static String effect(Effect effect) {
-    return effect.figures().stream()
-        .map(figure -> "%s %d -> %d".formatted(figure.words(), figure.before(), figure.after()))
-        .collect(Collectors.joining(", "));
+    return effect.figures().stream().map(WhyText::figure).collect(Collectors.joining(", "));
   }
 }

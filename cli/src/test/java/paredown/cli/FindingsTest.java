@@ -90,7 +90,8 @@ class FindingsTest {
     assertTrue(why.contains("closed, depth, length"), why);
     assertTrue(why.contains("move method fits(Berth) to Berth (choose another name"), why);
     JsonNode json = Ran.pare(folder, "why", id(), "--format", "json").exits(0).json();
-    assertEquals(3, json.get("remedies").get(0).get("effect").get(0).get("before").asInt());
+    assertEquals(3, json.get("remedies").get(0).get("effect").get(1).get("before").asInt());
+    assertEquals(0, json.get("remedies").get(0).get("effect").get(0).get("after").asInt());
   }
 
   /** A method of 65 lines and 8 decisions, of which one paragraph could go. */
@@ -115,7 +116,7 @@ class FindingsTest {
     ferry.with("src/ferry/Tally.java", tallyText());
     String why = Ran.pare(folder, "why", "long").exits(0).out();
     assertTrue(why.contains("extract method countTheDeep (choose another name"), why);
-    assertTrue(why.contains("Tally: lines of the method 65 -> 50"), why);
+    assertTrue(why.contains("-> gone, lines of the method 65 -> 50"), why);
     String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
     String preview = Ran.pare(folder, "mend", id, "--name", "weigh").exits(0).out();
     assertTrue(preview.contains("+    sum = weigh(all, sum);"), preview);

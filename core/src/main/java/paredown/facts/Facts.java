@@ -37,6 +37,11 @@ public record Facts(
     return new Facts(types, files, unresolved, unparsed, words);
   }
 
+  /** The same with other types. */
+  public Facts with(List<TypeFact> others) {
+    return new Facts(others, files, unresolved, unparsed, testWords);
+  }
+
   /** These facts and those of other files. */
   Facts and(Facts others) {
     return new Facts(

@@ -44,6 +44,15 @@ public final class FactsReader {
     return inParts(sources, parts(sources, files));
   }
 
+  /**
+   * The facts of a few files of a project.
+   *
+   * @param all the files whose types count as the project's own
+   */
+  public static Facts again(Sources sources, List<String> few, Set<String> all) {
+    return read(sources, few, all).facts();
+  }
+
   /** The facts of the files of several parts. */
   static Reading inParts(Sources sources, List<List<String>> parts) {
     Set<String> all = parts.stream().flatMap(List::stream).collect(Collectors.toSet());

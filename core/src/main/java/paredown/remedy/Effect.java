@@ -1,5 +1,6 @@
 package paredown.remedy;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -15,9 +16,14 @@ public record Effect(List<Figure> figures, List<String> price) {
     price = List.copyOf(price);
   }
 
-  /** Whether a figure gets smaller. */
-  public boolean lightens() {
-    return figures.stream().anyMatch(figure -> figure.after() < figure.before());
+  /** The words of the figure that is the finding's own weight. */
+  public static final String WEIGHT = "weight";
+
+  /** The same behind the weight of the finding itself, which is 0 where it is gone. */
+  Effect weighing(int before, int after) {
+    List<Figure> all = new ArrayList<>(List.of(new Figure(WEIGHT, before, after)));
+    all.addAll(figures);
+    return new Effect(all, price);
   }
 
   /** One figure before and after. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
@@ -17,6 +18,8 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.plan.Judged;
+import paredown.smell.Finding;
+import paredown.smell.Grounds;
 import paredown.text.Counted;
 
 /**
@@ -37,9 +40,16 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
   /**
    * Plans candidates; those that are refused, or that a gate stops, are dropped. What is refused
    * only for a reason that a person may overrule is found on that condition, behind the others.
+   * What leaves the finding as heavy as it is, or makes it heavier, is no remedy.
    */
   public static Remedies plan(
-      List<Candidate> candidates, Facts facts, Sources sources, SourceIndex index) {
+      Finding finding,
+      List<Candidate> candidates,
+      Grounds grounds,
+      Sources sources,
+      SourceIndex index) {
+    Facts facts = grounds.facts();
+    Aftermath aftermath = new Aftermath(grounds, sources);
     List<Remedy> found = new ArrayList<>();
     List<Candidate> byHand = new ArrayList<>();
     List<Dropped> dropped = new ArrayList<>();
@@ -53,13 +63,17 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
       }
       try {
         Remedy remedy = planOnCondition(candidate, facts, sources, index);
-        if (!remedy.effect().lightens()) {
-          dropped.add(new Dropped(candidate.cure().says(), "nothing would get lighter by it."));
-        } else if (remedy.verdict().passed()) {
-          found.add(remedy);
-        } else {
+        if (!remedy.verdict().passed()) {
           dropped.add(
               new Dropped(candidate.cure().says(), "a name would not mean what it means now."));
+          continue;
+        }
+        Optional<Finding> after = aftermath.of(finding, remedy.change());
+        if (after.filter(each -> !Aftermath.isLighter(each, finding)).isEmpty()) {
+          found.add(remedy.weighing(finding.weight(), after.map(Finding::weight).orElse(0)));
+        } else {
+          dropped.add(
+              new Dropped(candidate.cure().says(), "the finding would weigh no less by it."));
         }
       } catch (Refused refused) {
         dropped.add(Dropped.refused(candidate, refused));
@@ -67,7 +81,9 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
         dropped.add(new Dropped(candidate.cure().says(), taken.getMessage()));
       }
     }
-    found.sort(Comparator.comparing(remedy -> !remedy.conditions().isEmpty()));
+    found.sort(
+        Comparator.comparing((Remedy remedy) -> !remedy.conditions().isEmpty())
+            .thenComparing(remedy -> remedy.effect().figures().get(0).after()));
     return new Remedies(found, byHand, dropped);
   }
 

@@ -19,6 +19,11 @@ import paredown.text.SourceText;
 public record Remedy(
     String id, Refactoring refactoring, Effect effect, Change change, Verdict verdict) {
 
+  /** The same with what the finding weighs before and after it, as its first figure. */
+  Remedy weighing(int before, int after) {
+    return new Remedy(id, refactoring, effect.weighing(before, after), change, verdict);
+  }
+
   /** What a person must accept for it: kinds of refusal that it overrules, mostly none. */
   public List<RefusalKind> conditions() {
     return refactoring.accepted().stream().sorted().toList();

@@ -183,7 +183,8 @@ public final class Session {
   public Explanation explain(Survey survey, Finding finding) {
     progress.doing("planning remedies of " + finding.id());
     Remedies remedies =
-        Remedies.plan(survey.candidates().get(finding.id()), survey.facts(), sources(), index());
+        Remedies.plan(
+            finding, survey.candidates().get(finding.id()), survey.grounds(), sources(), index());
     return Explanation.of(finding, survey.facts(), sources(), remedies);
   }
 
@@ -229,6 +230,11 @@ public final class Session {
     String digits = id.contains(".") ? id.substring(id.lastIndexOf('.')) : "";
     List<Candidate> meant =
         candidates.stream().filter(candidate -> candidate.id().endsWith(digits)).toList();
+    if (digits.isEmpty() && meant.size() > 1) {
+      List<String> found =
+          explain(survey, finding).remedies().found().stream().map(Remedy::id).toList();
+      meant = meant.stream().filter(each -> found.contains(each.id())).toList();
+    }
     if (meant.size() != 1) {
       throw new UnusableRequest(
           (meant.isEmpty() ? "There is no remedy " : "Several remedies are meant by ") + id + ".",

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -157,7 +158,11 @@ final class ExtractMethodPlan {
     UnitTrees there = each.twin().trees();
     String line = "line " + there.source().line(each.twin().part().start());
     boolean here = each.at().owner().element().equals(owner.element());
-    return here ? line : line + " of " + each.at().owner().writtenName();
+    Element named = each.at().owner().element();
+    while (named.getSimpleName().length() == 0) {
+      named = named.getEnclosingElement();
+    }
+    return here ? line : line + " of " + named.getSimpleName();
   }
 
   private boolean isEverywhere() {

@@ -1,0 +1,114 @@
+package paredown.bench;
+
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import paredown.facts.Facts;
+import paredown.facts.FactsReader;
+import paredown.history.History;
+import paredown.program.Sources;
+import paredown.project.Progress;
+import paredown.project.Project;
+import paredown.project.SourceFile;
+import paredown.remedy.Candidates;
+import paredown.remedy.Remedies;
+import paredown.remedy.Remedy;
+import paredown.smell.Detectors;
+import paredown.smell.Finding;
+import paredown.smell.FirstScreen;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+
+/**
+ * Does each remedy that is offered for the findings of a first screen, in memory, and surveys what
+ * comes of it: whether the finding is gone, and what it weighs if it is not.
+ */
+public final class Cures {
+  /** A finding that has lost so much of its weight is much lighter: a third. */
+  private static final double MUCH = 2.0 / 3;
+
+  private final Map<String, Integer> counts = new TreeMap<>();
+
+  /** What a survey of some sources finds. */
+  private record Look(Facts facts, List<Finding> findings) {
+    static Look at(Sources sources) {
+      List<String> main = sources.paths(SourceFile.Kind.MAIN);
+      Facts facts = FactsReader.read(sources, main).facts();
+      return new Look(facts, Detectors.find(Grounds.of(facts, History.NONE, Limits.defaults())));
+    }
+  }
+
+  /** {@code Cures DIRECTORY...}; ends with 1 where a remedy makes a finding heavier. */
+  public static void main(String[] arguments) {
+    Cures cures = new Cures();
+    for (String directory : arguments) {
+      Sources sources = new Sources(Project.at(Path.of(directory), Progress.silent()));
+      System.out.println(Path.of(directory).getFileName());
+      cures.project(sources);
+    }
+    System.out.println(cures.counts);
+    System.exit(cures.counts.containsKey("remedies that make it heavier") ? 1 : 0);
+  }
+
+  private void project(Sources sources) {
+    Look look = Look.at(sources);
+    List<Finding> first = FirstScreen.of(look.findings());
+    var candidates = Candidates.of(first, look.facts());
+    for (Finding finding : first) {
+      count("findings");
+      Remedies remedies =
+          Remedies.plan(
+              finding,
+              candidates.get(finding.id()),
+              Grounds.of(look.facts(), History.NONE, Limits.defaults()),
+              sources,
+              sources.index());
+      int best = finding.weight();
+      StringBuilder told = new StringBuilder();
+      for (Remedy remedy : remedies.found()) {
+        int weight = weight(finding, Look.at(remedy.change().after(sources)).findings());
+        told.append("  %s %d".formatted(remedy.shortId(), weight));
+        best = Math.min(best, weight);
+        count("remedies");
+        if (weight > finding.weight()) {
+          count("remedies that make it heavier");
+        }
+      }
+      if (!remedies.found().isEmpty()) {
+        count("findings with a remedy");
+      }
+      if (best <= finding.weight() * MUCH) {
+        count("findings gone or a third lighter");
+      }
+      System.out.printf(
+          "  %s %-28s %d:%s%n", finding.id(), finding.shortType(), finding.weight(), told);
+    }
+  }
+
+  private void count(String what) {
+    counts.merge(what, 1, Integer::sum);
+  }
+
+  /** What the same finding weighs then; 0 where it is gone. */
+  private static int weight(Finding before, List<Finding> findings) {
+    return findings.stream()
+        .filter(each -> each.smell() == before.smell() && each.type().equals(before.type()))
+        .filter(each -> isSame(before, each))
+        .mapToInt(Finding::weight)
+        .max()
+        .orElse(0);
+  }
+
+  /** Whether another finding is about half of the same names at least. */
+  private static boolean isSame(Finding before, Finding each) {
+    if (before.identity().isEmpty() || each.id().equals(before.id())) {
+      return each.form() == before.form();
+    }
+    Set<String> shared = new HashSet<>(each.identity());
+    shared.retainAll(before.identity());
+    return shared.size() * 2 >= Math.min(before.identity().size(), each.identity().size());
+  }
+}

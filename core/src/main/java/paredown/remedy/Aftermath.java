@@ -1,0 +1,85 @@
+package paredown.remedy;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
+import paredown.facts.Facts;
+import paredown.facts.FactsReader;
+import paredown.facts.TypeFact;
+import paredown.program.Sources;
+import paredown.project.SourceFile;
+import paredown.smell.Detectors;
+import paredown.smell.Finding;
+import paredown.smell.Grounds;
+import paredown.smell.Smell;
+import paredown.text.SourceText;
+
+/** What becomes of a finding where a change is done, by the facts as they are then. */
+final class Aftermath {
+  private final Grounds grounds;
+  private final Sources sources;
+
+  Aftermath(Grounds grounds, Sources sources) {
+    this.grounds = grounds;
+    this.sources = sources;
+  }
+
+  /** The same finding then; empty where it is gone. */
+  Optional<Finding> of(Finding before, Change change) {
+    return Detectors.find(Grounds.of(facts(change), grounds.history(), grounds.limits())).stream()
+        .filter(each -> each.smell() == before.smell() && each.type().equals(before.type()))
+        .filter(each -> isSame(before, each))
+        .max(Comparator.comparingInt(Finding::weight));
+  }
+
+  /** Whether a finding is less than another, be it by one of the places that say the same. */
+  static boolean isLighter(Finding after, Finding before) {
+    return after.weight() < before.weight()
+        || after.weight() == before.weight()
+            && before.smell() == Smell.DUPLICATE
+            && words(after) < words(before);
+  }
+
+  private static int words(Finding finding) {
+    return finding.evidence().figures().get(0).value();
+  }
+
+  /** The facts of the files that change are read again. */
+  private Facts facts(Change change) {
+    Sources after = change.after(sources);
+    Set<String> main = new HashSet<>(after.paths(SourceFile.Kind.MAIN));
+    Set<String> old = new HashSet<>(change.gone());
+    List<String> changed = new ArrayList<>();
+    for (ChangedFile file : change.files()) {
+      file.before().map(SourceText::path).ifPresent(old::add);
+      if (!file.isDeleted() && main.contains(file.path())) {
+        changed.add(file.path());
+      }
+    }
+    List<TypeFact> types = new ArrayList<>();
+    for (TypeFact type : grounds.facts().types()) {
+      if (!old.contains(type.range().file())) {
+        types.add(type);
+      }
+    }
+    if (!changed.isEmpty()) {
+      types.addAll(FactsReader.again(after, changed, main).types());
+    }
+    return grounds.facts().with(types);
+  }
+
+  /** Whether another finding is about half of the same names at least. */
+  private static boolean isSame(Finding before, Finding each) {
+    if (before.identity().isEmpty() || each.id().equals(before.id())) {
+      return each.form() == before.form();
+    }
+    Set<String> shared = new HashSet<>(each.identity());
+    shared.retainAll(before.identity());
+    return shared.size() * 2 >= Math.min(before.identity().size(), each.identity().size());
+  }
+}
