@@ -506,6 +506,84 @@ class FindingsTest {
     assertTrue(out.contains("+  static String toCsv(Account account) {"), out);
   }
 
+  /** The id of the finding of a class. */
+  private String idOf(String type, String smell) throws IOException {
+    JsonNode findings =
+        survey("--only", smell, "--all", "--format", "json").exits(0).json().get("findings");
+    for (JsonNode each : findings) {
+      if (each.get("type").asText().endsWith(type)) {
+        return each.get("id").asText();
+      }
+    }
+    throw new AssertionError(type + " is not in " + findings);
+  }
+
+  @Test
+  void takesTheExpressionToItsObjectWhereTheLoopAroundItCannotGo() throws IOException {
+    ferry.with(
+        "src/ferry/Load.java",
+        """
+        package ferry;
+
+        public class Load {
+          private int gross;
+          private int tare;
+          private int cents;
+
+          public int gross() {
+            return gross;
+          }
+
+          public int tare() {
+            return tare;
+          }
+
+          public int cents() {
+            return cents;
+          }
+
+          public void set(int gross, int tare, int cents) {
+            this.gross = gross;
+            this.tare = tare;
+            this.cents = cents;
+          }
+        }
+        """);
+    ferry.with(
+        "src/ferry/Bill.java",
+        """
+        package ferry;
+
+        import java.util.List;
+
+        public class Bill {
+          private String payer;
+          private List<Load> loads;
+
+          public Bill(String payer, List<Load> loads) {
+            this.payer = payer;
+            this.loads = loads;
+          }
+
+          public String text() {
+            StringBuilder text = new StringBuilder(payer).append(" owes ");
+            int sum = 0;
+            for (Load load : loads) {
+              sum += (load.gross() - load.tare()) * load.cents();
+            }
+            return text.append(sum).append(" cents").toString();
+          }
+        }
+        """);
+    String finding = idOf("Bill", "feature-envy");
+    String why = Ran.pare(folder, "why", finding).exits(0).out();
+    assertTrue(why.contains("Bill: weight 30 -> gone"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id, "--name", "price").exits(0).out();
+    assertTrue(preview.contains("+      sum += load.price();"), preview);
+    assertTrue(preview.contains("+    return (gross() - tare()) * cents();"), preview);
+  }
+
   @Test
   void proposesOneObjectForValuesThatArePassedTogether() throws IOException {
     ferry.with(
@@ -533,12 +611,7 @@ class FindingsTest {
           }
         }
         """);
-    JsonNode clump =
-        survey("--only", "data-clump", "--all", "--format", "json").exits(0).json().get("findings");
-    String id = "";
-    for (JsonNode each : clump) {
-      id = each.get("type").asText().endsWith("Seats") ? each.get("id").asText() : id;
-    }
+    String id = idOf("Seats", "data-clump");
     String out = Ran.pare(folder, "mend", id, "--name", "Place").exits(0).out();
     assertTrue(out.contains("+record Place(int deck, int row, int seat) {}"), out);
     assertTrue(out.contains("+  void sell(Place place) {"), out);

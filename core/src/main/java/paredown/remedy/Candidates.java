@@ -60,7 +60,7 @@ public final class Candidates {
       case WHOLE -> sides().isEmpty() ? groups() : sides();
       case FIELDS, TWINS -> List.of(extract(finding.members(), ""));
       case PARAMETERS -> List.of(parameterObject());
-      case METHOD -> List.of(moveMethod());
+      case METHOD -> moveMethod();
       case PART -> List.of(extractPart());
       case QUESTION -> List.of(askTheObject());
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
@@ -151,7 +151,7 @@ public final class Candidates {
                 List.of("1 class more"))));
   }
 
-  private Candidate moveMethod() {
+  private List<Candidate> moveMethod() {
     String signature = finding.members().get(0);
     String target = provider();
     int own = figure("ownShare").map(share -> ownUsed(signature)).orElse(0);
@@ -163,8 +163,23 @@ public final class Candidates {
                 new Effect.Figure(
                     "foreign data it uses", figure("data").orElseThrow().value(), own)),
             price);
-    MoveMethod move = new MoveMethod(type.name(), signature, target, MoveMethod.Wishes.NONE);
-    return new Candidate(finding.id(), new Cure.Move(move, effect));
+    return ways(signature, target).stream()
+        .map(wishes -> new MoveMethod(type.name(), signature, target, wishes))
+        .map(move -> new Candidate(finding.id(), new Cure.Move(move, effect)))
+        .toList();
+  }
+
+  /** Where a method takes several of the class, each of them could be asked. */
+  private List<MoveMethod.Wishes> ways(String signature, String target) {
+    String simple = Finding.shortName(target);
+    List<String> taken =
+        type.method(signature).orElseThrow().parameters().stream()
+            .filter(each -> each.type().equals(simple) || each.type().equals(target))
+            .map(MethodFact.Parameter::name)
+            .toList();
+    return taken.size() < 2
+        ? List.of(MoveMethod.Wishes.NONE)
+        : taken.stream().map(MoveMethod.Wishes.NONE::through).toList();
   }
 
   private int ownUsed(String signature) {
@@ -206,8 +221,23 @@ public final class Candidates {
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
-  /** A name of the method and the class: {@code deckForPassenger}, until there is a better one. */
+  /**
+   * The name of the value that the part gives, or else of the method and the class: {@code
+   * deckForPassenger}, until there is a better one.
+   */
   private String partName(String target) {
+    Optional<String> given =
+        type.method(finding.members().get(0)).stream()
+            .flatMap(
+                method ->
+                    method.body().spans().stream()
+                        .filter(span -> span.firstLine() == finding.range().start().line())
+                        .filter(span -> span.lastLine() == finding.range().end().line() - 1)
+                        .flatMap(span -> method.body().left(span).stream()))
+            .findFirst();
+    if (given.isPresent()) {
+      return given.get();
+    }
     String method = finding.members().get(0).replaceAll("\\(.*", "");
     return method + NameWords.capitalised(Finding.shortName(target).replaceAll(".*\\.", ""));
   }

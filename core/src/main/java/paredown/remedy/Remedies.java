@@ -82,7 +82,7 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
       }
     }
     found.sort(
-        Comparator.comparing((Remedy remedy) -> !remedy.conditions().isEmpty())
+        Comparator.comparing((Remedy remedy) -> remedy.conditions().size())
             .thenComparing(remedy -> remedy.effect().figures().get(0).after()));
     return new Remedies(found, byHand, dropped);
   }
@@ -142,15 +142,34 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
 
   private static Remedy plan(
       Candidate candidate, Cure.Measured cure, Sources sources, SourceIndex index) {
-    Judged judged = Judged.of(cure.refactoring(), sources, index);
+    Judged judged = judged(cure, sources, index);
     List<String> price = new ArrayList<>(cure.effect().price());
     price.addAll(price(judged.change(), 2));
     return new Remedy(
         candidate.id(),
-        cure.refactoring(),
+        judged.refactoring(),
         new Effect(cure.effect().figures(), price),
         judged.change(),
         judged.verdict());
+  }
+
+  /**
+   * Plans what a cure does. A part that cannot move on may have an expression that can: one that
+   * asks the object what the part lives on.
+   */
+  private static Judged judged(Cure.Measured cure, Sources sources, SourceIndex index) {
+    try {
+      return Judged.of(cure.refactoring(), sources, index);
+    } catch (Refused | UnusableRequest refused) {
+      if (cure instanceof Cure.Part part && part.refactoring().target().isPresent()) {
+        String target = part.refactoring().target().get();
+        String place =
+            AskedExpression.in(part.refactoring().place(), target, sources)
+                .orElseThrow(() -> refused);
+        return Judged.of(part.refactoring().at(place), sources, index);
+      }
+      throw refused;
+    }
   }
 
   /** Plans an extraction. A method that cannot come along stays, and so do those that call it. */

@@ -54,6 +54,11 @@ public record ExtractMethod(
     return new ExtractMethod(place, other, target, duplicates, accepted);
   }
 
+  /** The same in another place. */
+  public ExtractMethod at(String other) {
+    return new ExtractMethod(other, name, target, duplicates, accepted);
+  }
+
   /** The same, which overrules one more kind of refusal. */
   public ExtractMethod accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);

@@ -1,0 +1,120 @@
+package paredown.remedy;
+
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
+import paredown.program.Program;
+import paredown.program.RecentPrograms;
+import paredown.program.Sources;
+import paredown.program.Symbols;
+import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.code.Place;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Values;
+import paredown.text.SourceText;
+
+/**
+ * The longest expression in some lines that asks one object of a type several things, and needs
+ * nothing else that is known there only: that object could work it out.
+ */
+final class AskedExpression extends TreePathScanner<Void, Void> {
+  private static final int QUESTIONS = 2;
+
+  private final UnitTrees trees;
+  private final Place lines;
+  private final String type;
+  private Tree longest;
+
+  private AskedExpression(UnitTrees trees, Place lines, String type) {
+    this.trees = trees;
+    this.lines = lines;
+    this.type = type;
+  }
+
+  /** Its place as extract method takes it; empty where there is none. */
+  static Optional<String> in(String place, String type, Sources sources) {
+    Place lines = Place.of(place);
+    if (sources.file(lines.file()).isEmpty()) {
+      return Optional.empty();
+    }
+    Program program = RecentPrograms.of(sources, Set.of(lines.file()));
+    UnitTrees trees = new UnitTrees(program, program.unit(lines.file()).orElseThrow());
+    AskedExpression search = new AskedExpression(trees, lines, type);
+    search.scan(trees.unit().tree(), null);
+    return Optional.ofNullable(search.longest).map(search::shown);
+  }
+
+  private String shown(Tree tree) {
+    SourceText source = trees.source();
+    int last = trees.end(tree) - 1;
+    return "%s:%d:%d-%d:%d"
+        .formatted(
+            source.path(),
+            source.line(trees.start(tree)),
+            source.column(trees.start(tree)),
+            source.line(last),
+            source.column(last));
+  }
+
+  @Override
+  public Void scan(Tree tree, Void unused) {
+    if (tree instanceof ExpressionTree && isWithin(tree)) {
+      TreePath path = new TreePath(getCurrentPath(), tree);
+      boolean longer = longest == null || length(tree) > length(longest);
+      boolean used = !(getCurrentPath().getLeaf() instanceof ExpressionStatementTree);
+      if (longer && used && Values.isOne(trees, path) && asksOne(path)) {
+        longest = tree;
+      }
+    }
+    return super.scan(tree, null);
+  }
+
+  private int length(Tree tree) {
+    return trees.end(tree) - trees.start(tree);
+  }
+
+  private boolean isWithin(Tree tree) {
+    int start = trees.start(tree);
+    int end = trees.end(tree);
+    return start >= 0
+        && end > start
+        && trees.source().line(start) >= lines.firstLine()
+        && trees.source().line(end - 1) <= lines.lastLine();
+  }
+
+  private boolean asksOne(TreePath path) {
+    Set<Element> asked = new HashSet<>();
+    List<Element> locals = new ArrayList<>();
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        Element element = trees.element(getCurrentPath());
+        if (element != null && Symbols.isLocal(element)) {
+          asked.add(element);
+          locals.add(element);
+        }
+        return null;
+      }
+    }.scan(path, null);
+    return asked.size() == 1
+        && locals.size() >= QUESTIONS
+        && isOfType(locals.get(0))
+        && CodeElsewhere.instance(trees, path).isEmpty();
+  }
+
+  private boolean isOfType(Element variable) {
+    return variable.asType() instanceof DeclaredType declared
+        && ((TypeElement) declared.asElement()).getQualifiedName().contentEquals(type);
+  }
+}
