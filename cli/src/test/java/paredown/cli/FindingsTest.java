@@ -558,20 +558,23 @@ class FindingsTest {
 
         public class Bill {
           private String payer;
-          private List<Load> loads;
+          private List<List<Load>> trips;
 
-          public Bill(String payer, List<Load> loads) {
+          public Bill(String payer, List<List<Load>> trips) {
             this.payer = payer;
-            this.loads = loads;
+            this.trips = trips;
           }
 
           public String text() {
             StringBuilder text = new StringBuilder(payer).append(" owes ");
-            int sum = 0;
-            for (Load load : loads) {
-              sum += (load.gross() - load.tare()) * load.cents();
+            for (List<Load> trip : trips) {
+              int sum = 0;
+              for (Load load : trip) {
+                sum += (load.gross() - load.tare()) * load.cents();
+              }
+              text.append(sum).append(" cents, ");
             }
-            return text.append(sum).append(" cents").toString();
+            return text.append("in all").toString();
           }
         }
         """);
@@ -580,7 +583,7 @@ class FindingsTest {
     assertTrue(why.contains("Bill: weight 30 -> gone"), why);
     String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
     String preview = Ran.pare(folder, "mend", id, "--name", "price").exits(0).out();
-    assertTrue(preview.contains("+      sum += load.price();"), preview);
+    assertTrue(preview.contains("+        sum += load.price();"), preview);
     assertTrue(preview.contains("+    return (gross() - tare()) * cents();"), preview);
   }
 
