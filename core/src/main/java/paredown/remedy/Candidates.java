@@ -88,13 +88,23 @@ public final class Candidates {
     return found;
   }
 
-  /** The largest group is what the class is about; the others could go. */
+  /** The groups that the members of a class fall into could go, one at a time. */
   private List<Candidate> groups() {
     List<Candidate> found = new ArrayList<>();
     List<Evidence.Group> groups =
         finding.evidence().groups().stream().filter(group -> !group.fields().isEmpty()).toList();
     Set<String> going = new HashSet<>();
-    for (Evidence.Group group : groups.subList(Math.min(1, groups.size()), groups.size())) {
+    List<Evidence.Group> others = new ArrayList<>(groups);
+    if (others.size() > 1) {
+      // What the class is about goes last, and only where most of the class is something else.
+      Evidence.Group main = others.remove(0);
+      if (main.fields().size() * 2 <= type.instanceFields().size()) {
+        others.add(main);
+      }
+    } else {
+      others.clear();
+    }
+    for (Evidence.Group group : others) {
       List<String> fields = group.fields().stream().filter(this::isInstanceField).toList();
       boolean disjoint = fields.stream().noneMatch(going::contains);
       if (!fields.isEmpty() && disjoint && group.size() > 2) {

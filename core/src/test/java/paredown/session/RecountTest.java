@@ -340,13 +340,15 @@ class RecountTest {
   void countsTheEffectOfTheClumpsRemedy() {
     var remedy = clump.remedies().found().get(0);
     var figures = remedy.effect().figures();
-    assertEquals(sailing.fields().size(), figures.get(0).before());
-    assertEquals(sailing.fields().size() - 2, figures.get(0).after());
+    assertEquals(clump.finding().weight(), figures.get(0).before());
+    assertEquals(0, figures.get(0).after());
+    assertEquals(sailing.fields().size(), figures.get(1).before());
+    assertEquals(sailing.fields().size() - 2, figures.get(1).after());
     long logic =
         sailing.methods().stream().filter(m -> !m.constructor() && !m.isAccessor()).count();
-    assertEquals(logic, figures.get(1).before());
+    assertEquals(logic, figures.get(2).before());
     assertEquals(
-        logic - ((ExtractClass) remedy.refactoring()).methods().size(), figures.get(1).after());
+        logic - ((ExtractClass) remedy.refactoring()).methods().size(), figures.get(2).after());
     assertTrue(remedy.effect().price().contains("4 delegates"), remedy.effect().toString());
   }
 
