@@ -198,7 +198,7 @@ class FindingsTest {
   void saysOnceWhatKeepsSeveralRemediesFromBeingDone() throws IOException {
     ferry.with("src/ferry/Log.java", log("Cloneable"));
     String why = Ran.pare(folder, "why", "god").exits(0).out();
-    assertTrue(why.contains("\n2 remedies are not offered:\n  extract class "), why);
+    assertTrue(why.contains("\n3 remedies are not offered:\n  extract class "), why);
     assertEquals(2, why.split("cloned").length, why);
   }
 

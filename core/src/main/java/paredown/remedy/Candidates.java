@@ -65,7 +65,8 @@ public final class Candidates {
       case QUESTION -> List.of(askTheObject());
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
       case REPEATED -> oneForAll();
-      case CONSTRUCTOR, UNUSED -> List.of();
+      case UNUSED -> figure("helpers").isPresent() ? List.of(inline()) : List.of();
+      case CONSTRUCTOR -> List.of();
     };
   }
 
@@ -310,11 +311,13 @@ public final class Candidates {
   }
 
   private Candidate inline() {
-    String home = finding.evidence().foreign().get(0);
+    boolean helpers =
+        type.methods().stream().allMatch(each -> each.isStatic() || each.isConstructor());
+    Optional<String> home = finding.evidence().foreign().stream().findFirst();
     return new Candidate(
         finding.id(),
         new Cure.Inline(
-            new InlineClass(type.name(), Optional.of(home), Set.of()),
+            new InlineClass(type.name(), helpers ? Optional.empty() : home, Set.of()),
             new Effect(List.of(new Effect.Figure("classes", 1, 0)), List.of())));
   }
 

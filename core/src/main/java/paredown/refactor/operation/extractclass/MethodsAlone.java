@@ -16,6 +16,7 @@ import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.operation.close.CloseMembers;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
@@ -58,7 +59,7 @@ record MethodsAlone(ExtractClass whole) {
             .map(OwnerClass.Method::name)
             .collect(Collectors.toCollection(TreeSet::new));
     if (!closed.isEmpty()) {
-      steps.add(new CloseMethods(whole, target, closed));
+      steps.add(new CloseMembers(whole, header.simpleName(), target, closed));
     }
     List<String> names = methods.stream().map(OwnerClass.Method::name).distinct().toList();
     String summary =

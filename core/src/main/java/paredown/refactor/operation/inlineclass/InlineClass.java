@@ -8,6 +8,7 @@ import java.util.TreeSet;
 import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
 import paredown.program.Program;
+import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
@@ -32,6 +33,16 @@ public record InlineClass(String type, Optional<String> into, Set<RefusalKind> a
 
   public InlineClass {
     accepted = Set.copyOf(accepted);
+  }
+
+  @Override
+  public Optional<Steps> steps(Sources sources) {
+    DeclaredType header = sources.index().type(type);
+    ReadableFiles.requireEditable(sources, header);
+    Set<String> files = new TreeSet<>(sources.index().filesWith(Set.of(header.simpleName())));
+    files.add(header.file());
+    Program program = RecentPrograms.of(sources, files);
+    return HelpersHome.of(this, OwnerClass.of(program, header), sources);
   }
 
   @Override
