@@ -7,6 +7,7 @@ import com.sun.source.tree.MethodTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
@@ -14,8 +15,12 @@ import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import paredown.UnusableRequest;
 import paredown.program.Program;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 
@@ -145,5 +150,44 @@ final class Extraction {
 
   boolean isStatic() {
     return trees.element(method).getModifiers().contains(Modifier.STATIC);
+  }
+
+  /**
+   * Requires that other classes could run it.
+   *
+   * @throws Refused where it needs its object, or what only its class knows
+   */
+  void requireNoObject(Shape shape, List<VariableElement> parameters) {
+    for (TreePath each : part.trees()) {
+      Optional<TreePath> self = CodeElsewhere.instance(trees, each);
+      if (self.isPresent()) {
+        throw Refused.advising(
+            RefusalKind.NEEDS_OWNER,
+            "Other classes cannot call it: it needs %s of its object."
+                .formatted(self.get().getLeaf()),
+            "Say --duplicates all for the places of its class.",
+            trees.place(self.get().getLeaf()));
+      }
+    }
+    boolean inner =
+        owner.element().getNestingKind().isNested()
+            && !owner.element().getModifiers().contains(Modifier.STATIC)
+            && owner.element().getKind().isClass()
+            && program.sources().file(trees.path()).orElseThrow().module().language() < 16;
+    boolean varies =
+        !WritableType.variables(shape.type()).isEmpty()
+            || parameters.stream()
+                .anyMatch(each -> !WritableType.variables(each.asType()).isEmpty());
+    if (inner || varies) {
+      throw Refused.advising(
+          RefusalKind.NEEDS_OWNER,
+          "Other classes cannot call it: %s."
+              .formatted(
+                  inner
+                      ? "its class belongs to an object"
+                      : "it has a type that only its class knows"),
+          "Say --duplicates all for the places of its class.",
+          trees.source().place(part.start()));
+    }
   }
 }

@@ -1,12 +1,9 @@
 package paredown.refactor.operation.extractmethod;
 
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
@@ -14,11 +11,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.project.SourceFile;
-import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
-import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.name.Sight;
-import paredown.refactor.name.WritableType;
 import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.OwnerClass;
 
@@ -84,7 +77,7 @@ final class Repeats {
    * @throws Refused where the part needs its object
    */
   List<Callee> callees(Shape shape, List<VariableElement> parameters, Set<String> files) {
-    requireNoObject(shape, parameters);
+    part.requireNoObject(shape, parameters);
     List<Callee> callees = new ArrayList<>();
     for (Callee each : Callee.everywhere(part, shape, parameters, files)) {
       if (sees(each)) {
@@ -108,39 +101,5 @@ final class Repeats {
     TypeElement there = callee.at().owner().element();
     return new Sight(there, program.elements()).isNear(part.owner().element())
         && !new Sight(there, program.elements()).hides(part.owner().element());
-  }
-
-  private void requireNoObject(Shape shape, List<VariableElement> parameters) {
-    for (TreePath each : part.part().trees()) {
-      Optional<TreePath> self = CodeElsewhere.instance(part.trees(), each);
-      if (self.isPresent()) {
-        throw Refused.advising(
-            RefusalKind.NEEDS_OWNER,
-            "Other classes cannot call it: it needs %s of its object."
-                .formatted(self.get().getLeaf()),
-            "Say --duplicates all for the places of its class.",
-            part.trees().place(self.get().getLeaf()));
-      }
-    }
-    boolean inner =
-        part.owner().element().getNestingKind().isNested()
-            && !part.owner().element().getModifiers().contains(Modifier.STATIC)
-            && part.owner().element().getKind().isClass()
-            && program.sources().file(part.trees().path()).orElseThrow().module().language() < 16;
-    boolean varies =
-        !WritableType.variables(shape.type()).isEmpty()
-            || parameters.stream()
-                .anyMatch(each -> !WritableType.variables(each.asType()).isEmpty());
-    if (inner || varies) {
-      throw Refused.advising(
-          RefusalKind.NEEDS_OWNER,
-          "Other classes cannot call it: %s."
-              .formatted(
-                  inner
-                      ? "its class belongs to an object"
-                      : "it has a type that only its class knows"),
-          "Say --duplicates all for the places of its class.",
-          part.trees().source().place(part.part().start()));
-    }
   }
 }
