@@ -16,10 +16,13 @@ import paredown.program.Use;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.name.ShownName;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 
 /** Takes a class away of which nothing is left, and which nobody names. */
@@ -52,8 +55,11 @@ record EmptyShell(InlineClass whole) implements Refactoring {
         .plan(files, program -> new Rounds.Outcome(files, () -> change(program, header)));
   }
 
-  private static Change change(Program program, DeclaredType header) {
+  private Change change(Program program, DeclaredType header) {
     OwnerClass owner = OwnerClass.of(program, header);
+    Overruled overruled = new Overruled(whole.accepted());
+    new NamedFromOutside(owner, "inlined", overruled).require();
+    new ShownName(owner, program.sources().index()).assume();
     requireUnnamed(program, owner);
     EditList edits = new EditList();
     edits.add(owner.trees().path(), TypeRemoval.of(owner, "nothing of it is left", List.of()));
@@ -63,7 +69,8 @@ record EmptyShell(InlineClass whole) implements Refactoring {
         Map.of(),
         Map.of(),
         ReadableFiles.paths(program),
-        new Change.Report(TypeRemoval.api(owner), List.of(), List.of(), List.of()));
+        new Change.Report(TypeRemoval.api(owner), List.of(), List.of(), overruled.notes())
+            .assuming(owner.assumptions().all()));
   }
 
   private static void requireUnnamed(Program program, OwnerClass owner) {

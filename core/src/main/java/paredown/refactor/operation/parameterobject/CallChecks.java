@@ -1,7 +1,10 @@
 package paredown.refactor.operation.parameterobject;
 
+import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Optional;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.effect.CalmCalls;
@@ -46,14 +49,26 @@ final class CallChecks {
                 place));
   }
 
+  /** Whether what is given could be null where a number is taken, which fails there. */
+  private boolean isUnboxed(Call call, int position) {
+    List<? extends VariableElement> taken = call.head().element().getParameters();
+    return position < taken.size()
+        && taken.get(position).asType().getKind().isPrimitive()
+        && program.trees().getTypeMirror(call.argument(position)).getKind() == TypeKind.DECLARED;
+  }
+
   private boolean keepsOrder(Call call) {
     List<Integer> now = call.order(type.order());
     EvaluationOrder order = new EvaluationOrder(call.trees(), calm);
     for (int i = 0; i < now.size(); i++) {
       for (int j = 0; j < i; j++) {
+        TreePath one = call.argument(now.get(j));
+        TreePath other = call.argument(now.get(i));
         boolean turned = now.get(j) > now.get(i);
-        if (turned
-            && !order.commutes(call.argument(now.get(j)), List.of(call.argument(now.get(i))))) {
+        boolean fails =
+            isUnboxed(call, now.get(j)) && !order.isQuiet(other)
+                || isUnboxed(call, now.get(i)) && !order.isQuiet(one);
+        if (turned && (fails || !order.commutes(one, List.of(other)))) {
           return false;
         }
       }
