@@ -27,6 +27,7 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.MethodFamily;
 import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Listed;
 
 /** The heads that take an object then: those of a method's family, or all with its parameters. */
 final class Signatures {
@@ -163,9 +164,15 @@ final class Signatures {
                         : OwnerClass.signature(each).endsWith(types))
             .toList();
     if (meant.size() != 1) {
+      List<String> heads =
+          (meant.isEmpty() ? owner.constructors() : meant)
+              .stream().map(each -> OwnerClass.signature(each).replace("<init>", name)).toList();
       throw new UnusableRequest(
-          "%s has %d constructors like that.".formatted(owner.writtenName(), meant.size()),
-          "Say which, with the types of its parameters: %s(%s).".formatted(name, "int,String"));
+          meant.isEmpty()
+              ? "No constructor of %s takes %s."
+                  .formatted(owner.writtenName(), Listed.of(arguments.parameters()))
+              : "%d constructors of %s take them.".formatted(meant.size(), owner.writtenName()),
+          (meant.isEmpty() ? "It has " : "Say which: ") + String.join(", ", heads) + ".");
     }
     return meant.get(0);
   }
