@@ -17,7 +17,6 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.name.NamedFromOutside;
-import paredown.refactor.name.ShownName;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
@@ -59,7 +58,6 @@ record EmptyShell(InlineClass whole) implements Refactoring {
     OwnerClass owner = OwnerClass.of(program, header);
     Overruled overruled = new Overruled(whole.accepted());
     new NamedFromOutside(owner, "inlined", overruled).require();
-    new ShownName(owner, program.sources().index()).assume();
     requireUnnamed(program, owner);
     EditList edits = new EditList();
     edits.add(owner.trees().path(), TypeRemoval.of(owner, "nothing of it is left", List.of()));
