@@ -1,0 +1,380 @@
+package paredown.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import org.junit.jupiter.api.Test;
+
+/** The remedies that are offered for findings, and what becomes of them. */
+class RemediesTest extends FerryWithAnEnviousMethod {
+  /** A method of 65 lines and 8 decisions, of which one paragraph could go. */
+  private static String tallyText() {
+    StringBuilder text =
+        new StringBuilder("package ferry;\n\nclass Tally {\n  int count(int[] all) {\n");
+    text.append("    int sum = 0;\n\n    // count the deep ones\n    for (int each : all) {\n");
+    text.append("      if (each > 9) {\n");
+    for (int i = 0; i < 12; i++) {
+      text.append("        sum += each * ").append(i).append(";\n");
+    }
+    text.append("      }\n    }\n\n");
+    for (int i = 0; i < 6; i++) {
+      text.append("    if (sum == ").append(i).append(") {\n      return sum;\n    }\n");
+      text.append("    sum++;\n\n    sum--;\n\n");
+    }
+    return text.append("    return sum;\n  }\n}\n").toString();
+  }
+
+  @Test
+  void offersToTakeAParagraphOutOfALongMethod() throws IOException {
+    ferry.with("src/ferry/Tally.java", tallyText());
+    String why = Ran.pare(folder, "why", "long").exits(0).out();
+    assertTrue(why.contains("extract method countTheDeep (choose another name"), why);
+    assertTrue(why.contains("-> gone, lines of the method 65 -> 50"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id, "--name", "weigh").exits(0).out();
+    assertTrue(preview.contains("+    sum = weigh(all, sum);"), preview);
+    assertTrue(preview.contains("+  private int weigh(int[] all, int sum) {"), preview);
+  }
+
+  @Test
+  void takesAPartThatEnviesAnotherClassThereInOneStep() throws IOException {
+    ferry.with(
+        "src/ferry/Pilot.java",
+        """
+        package ferry;
+
+        public class Pilot {
+          private int seen;
+          private int trips;
+          private int rest;
+          private int miles;
+
+          int plan(Berth berth, int keel) {
+            seen += keel;
+            trips++;
+            rest = miles - trips;
+
+            int room = berth.depth() * 2;
+            if (berth.closed()) {
+              room -= berth.length();
+            }
+            room += berth.width() * berth.tide();
+
+            seen -= room;
+            return seen + trips + rest + miles;
+          }
+        }
+        """);
+    ferry.with(
+        "src/ferry/Berth.java",
+        """
+        package ferry;
+
+        public class Berth {
+          private int depth;
+          private int length;
+          private int width;
+          private int tide;
+          private boolean closed;
+
+          int depth() { return depth; }
+          int length() { return length; }
+          int width() { return width; }
+          int tide() { return tide; }
+          boolean closed() { return closed; }
+          void close() { closed = true; }
+        }
+        """);
+    String why = Ran.pare(folder, "why", id()).exits(0).out();
+    assertTrue(why.startsWith("Part of plan(Berth, int) of Pilot"), why);
+    assertTrue(why.contains("extract planBerth, and move it to Berth"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    Ran.pare(folder, "mend", id, "--name", "room", "--apply").exits(0);
+    assertTrue(ferry.sources().get("src/ferry/Pilot.java").contains("berth.room();"));
+    assertTrue(ferry.sources().get("src/ferry/Berth.java").contains("int room() {"));
+    assertFalse(survey().exits(0).out().contains("part of plan"));
+  }
+
+  @Test
+  void saysOnceWhatKeepsSeveralRemediesFromBeingDone() throws IOException {
+    ferry.with("src/ferry/Log.java", log("Cloneable"));
+    String why = Ran.pare(folder, "why", "god").exits(0).out();
+    assertTrue(why.contains("\n3 remedies are not offered:\n  extract class "), why);
+    assertEquals(2, why.split("cloned").length, why);
+  }
+
+  @Test
+  void offersOnConditionWhatAPersonMayAccept() throws IOException {
+    ferry.with("src/ferry/Log.java", log("java.io.Serializable"));
+    String why = Ran.pare(folder, "why", "god").exits(0).out();
+    assertTrue(why.contains(", if you accept serialized: extract class "), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+) --accept serialized\\n.*", "$1");
+    JsonNode json = Ran.pare(folder, "why", "god", "--format", "json").exits(0).json();
+    JsonNode remedy = json.get("remedies").get(0);
+    assertEquals(id, remedy.get("id").asText());
+    assertEquals("serialized", remedy.get("conditions").get(0).asText());
+    String preview = Ran.pare(folder, "mend", id, "--accept", "serialized").exits(0).out();
+    assertTrue(preview.contains("Accepted: serialized"), preview);
+    assertTrue(preview.contains("--accept serialized --expect "), preview);
+  }
+
+  /** A class of three parts, of a type. */
+  private static String log(String type) {
+    StringBuilder text = new StringBuilder("package ferry; public class Log implements ");
+    text.append(type).append(" {\n");
+    for (char part = 'a'; part < 'd'; part++) {
+      for (int i = 0; i < 2; i++) {
+        text.append("  private int %1$s%2$d;%n".formatted(part, i));
+      }
+      text.append("  void %1$sSet(int x) { %1$s0 = x; }%n".formatted(part));
+      for (int i = 0; i < 10; i++) {
+        text.append(
+            "  int %1$s%2$dSum(int x) { return x > 1 ? %1$s0 + x : %1$s1 > 2 ? %1$s0 : 1; }%n"
+                .formatted(part, i));
+      }
+    }
+    return text.append("}\n").toString();
+  }
+
+  @Test
+  void offersToInlineAClassThatOnlyPassesOn() throws IOException {
+    ferry.with(
+        "src/ferry/BerthBook.java",
+        """
+        package ferry;
+
+        class BerthBook {
+          private final Berth berth = new Berth();
+
+          int depth() { return berth.depth(); }
+          int length() { return berth.length(); }
+          boolean closed() { return berth.closed(); }
+        }
+        """);
+    ferry.with(
+        "src/ferry/Master.java",
+        """
+        package ferry;
+
+        class Master {
+          private final BerthBook book = new BerthBook();
+          int sum() { return book.depth() + book.length() + (book.closed() ? 1 : 0); }
+        }
+        """);
+    JsonNode lazy =
+        survey("--only", "lazy-class", "--format", "json").exits(0).json().get("findings").get(0);
+    String out = Ran.pare(folder, "mend", lazy.get("id").asText()).exits(0).out();
+    assertTrue(out.startsWith("BerthBook, which only passes on to Berth, is gone"), out);
+    assertTrue(out.contains("deleted file mode 100644"), out);
+    assertTrue(out.contains("+  private final Berth book = new Berth();"), out);
+  }
+
+  @Test
+  void offersOneMethodForWhatStandsTwiceInAClass() throws IOException {
+    ferry.with(
+        "src/ferry/Board.java",
+        """
+        package ferry;
+
+        import java.util.List;
+
+        class Board {
+          private final List<String> boats = List.of("Tern");
+
+          String text() {
+            StringBuilder text = new StringBuilder();
+            for (String boat : boats) {
+              if (boat.length() == 3) {
+                text.append("  ").append(boat.strip()).append(' ').append(boat.length());
+                text.append(boat.isBlank() ? " -" : "");
+              }
+            }
+            text.append("Large");
+            for (String each : boats) {
+              if (each.length() == 30) {
+                text.append("  ").append(each.strip()).append(' ').append(each.length());
+                text.append(each.isBlank() ? " -" : "");
+              }
+            }
+            return text.toString();
+          }
+        }
+        """);
+    JsonNode found =
+        survey("--only", "duplicate", "--format", "json").exits(0).json().get("findings").get(0);
+    String out = Ran.pare(folder, "mend", found.get("id").asText()).exits(0).out();
+    assertTrue(out.contains("+    textPart(text, 3);"), out);
+    assertTrue(out.contains("+    textPart(text, 30);"), out);
+    assertTrue(out.contains("The same stood in line 17, too, and is a call now."), out);
+  }
+
+  @Test
+  void offersAClassForWhatAnotherShowsOfItself() throws IOException {
+    ferry.with(
+        "src/ferry/Account.java",
+        """
+        package ferry;
+
+        class Account {
+          private int grams;
+          private boolean closed;
+
+          void bring(int more) {
+            if (closed) {
+              throw new IllegalStateException();
+            }
+            grams += more;
+          }
+
+          int due() {
+            return grams > 100 ? grams / 85 : 0;
+          }
+
+          boolean close() {
+            if (due() == 0) {
+              closed = true;
+            }
+            return closed;
+          }
+
+          String toJson() {
+            return "{" + kilos() + "," + closed + "}";
+          }
+
+          String toCsv() {
+            return kilos() + ";" + due() + "\\n";
+          }
+
+          private String kilos() {
+            return String.format("%.3f", grams / 1000.0);
+          }
+        }
+        """);
+    JsonNode found =
+        survey("--only", "divergent-change", "--format", "json")
+            .exits(0)
+            .json()
+            .get("findings")
+            .get(0);
+    String out = Ran.pare(folder, "mend", found.get("id").asText()).exits(0).out();
+    assertTrue(out.contains("AccountText.java"), out);
+    assertTrue(out.contains("+  static String toCsv(Account account) {"), out);
+  }
+
+  /** The id of the finding of a class. */
+  private String idOf(String type, String smell) throws IOException {
+    JsonNode findings =
+        survey("--only", smell, "--all", "--format", "json").exits(0).json().get("findings");
+    for (JsonNode each : findings) {
+      if (each.get("type").asText().endsWith(type)) {
+        return each.get("id").asText();
+      }
+    }
+    throw new AssertionError(type + " is not in " + findings);
+  }
+
+  @Test
+  void takesTheExpressionToItsObjectWhereTheLoopAroundItCannotGo() throws IOException {
+    ferry.with(
+        "src/ferry/Load.java",
+        """
+        package ferry;
+
+        public class Load {
+          private int gross;
+          private int tare;
+          private int cents;
+
+          public int gross() {
+            return gross;
+          }
+
+          public int tare() {
+            return tare;
+          }
+
+          public int cents() {
+            return cents;
+          }
+
+          public void set(int gross, int tare, int cents) {
+            this.gross = gross;
+            this.tare = tare;
+            this.cents = cents;
+          }
+        }
+        """);
+    ferry.with(
+        "src/ferry/Bill.java",
+        """
+        package ferry;
+
+        import java.util.List;
+
+        public class Bill {
+          private String payer;
+          private List<List<Load>> trips;
+
+          public Bill(String payer, List<List<Load>> trips) {
+            this.payer = payer;
+            this.trips = trips;
+          }
+
+          public String text() {
+            StringBuilder text = new StringBuilder(payer).append(" owes ");
+            for (List<Load> trip : trips) {
+              int sum = 0;
+              for (Load load : trip) {
+                sum += (load.gross() - load.tare()) * load.cents();
+              }
+              text.append(sum).append(" cents, ");
+            }
+            return text.append("in all").toString();
+          }
+        }
+        """);
+    String finding = idOf("Bill", "feature-envy");
+    String why = Ran.pare(folder, "why", finding).exits(0).out();
+    assertTrue(why.contains("Bill: weight 30 -> gone"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id, "--name", "price").exits(0).out();
+    assertTrue(preview.contains("+        sum += load.price();"), preview);
+    assertTrue(preview.contains("+    return (gross() - tare()) * cents();"), preview);
+  }
+
+  @Test
+  void proposesOneObjectForValuesThatArePassedTogether() throws IOException {
+    ferry.with(
+        "src/ferry/Seats.java",
+        """
+        package ferry;
+
+        class Seats {
+          private int sold;
+
+          boolean free(int deck, int row, int seat) {
+            return deck > 0 && row > 0 && seat > sold;
+          }
+
+          void sell(int deck, int row, int seat) {
+            sold += deck * row * seat;
+          }
+
+          int price(int deck, int row, int seat) {
+            return deck > 2 ? row * seat : seat;
+          }
+
+          String name(int deck, int row, int seat) {
+            return deck + "/" + row + "/" + seat;
+          }
+        }
+        """);
+    String id = idOf("Seats", "data-clump");
+    String out = Ran.pare(folder, "mend", id, "--name", "Place").exits(0).out();
+    assertTrue(out.contains("+record Place(int deck, int row, int seat) {}"), out);
+    assertTrue(out.contains("+  void sell(Place place) {"), out);
+  }
+}
