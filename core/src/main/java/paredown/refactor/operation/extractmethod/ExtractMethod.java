@@ -122,8 +122,11 @@ public record ExtractMethod(
     UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
     Part part = wanted.part(trees);
     Set<String> files = new Repeats(new Extraction(trees, part)).files(index);
+    // A method of the name below the class would clash with one that it inherits.
+    Set<String> affected = new TreeSet<>(index.filesWith(Set.of(name)));
+    affected.addAll(files);
     return new Rounds.Outcome(
-        files, () -> new ExtractMethodPlan(this, trees, part, files).change());
+        affected, () -> new ExtractMethodPlan(this, trees, part, files).change());
   }
 
   @Override

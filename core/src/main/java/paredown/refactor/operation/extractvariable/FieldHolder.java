@@ -181,7 +181,6 @@ final class FieldHolder implements Holder {
                 + (isFinal() && !stored ? "final " : "")
                 + (stored ? "transient " : ""));
     names.write(text, type, owner.element());
-    OnlookersFromOutside.assume(owner, List.of(name));
     return List.of(
         Replacement.of(
             place.at(), place.at(), text.text(" " + name + ";" + place.behind()).done()));
@@ -189,6 +188,7 @@ final class FieldHolder implements Holder {
 
   @Override
   public void requireKept(TreePath statement, List<TreePath> named, Assumptions assumptions) {
+    OnlookersFromOutside.assume(owner, List.of(name));
     assumptions.addAll(owner.assumptions().all());
     if (isFinal()) {
       return;
@@ -241,7 +241,7 @@ final class FieldHolder implements Holder {
     }
   }
 
-  /** The statements of its block up to the last that names it, or all of a loop around. */
+  /** The statements of its block up to the last that names it. */
   private List<? extends StatementTree> until(TreePath statement, List<TreePath> named) {
     List<? extends StatementTree> all = Blocks.statements(statement.getParentPath().getLeaf());
     int last = named.stream().mapToInt(each -> trees.start(each.getLeaf())).max().orElse(0);

@@ -42,6 +42,7 @@ public record InlineClass(String type, Optional<String> into, Set<RefusalKind> a
     Set<String> files = new TreeSet<>(sources.index().filesWith(Set.of(header.simpleName())));
     files.add(header.file());
     Program program = RecentPrograms.of(sources, files);
+    ReadableFiles.require(program, files);
     return HelpersHome.of(this, OwnerClass.of(program, header), sources);
   }
 
