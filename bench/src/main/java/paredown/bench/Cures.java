@@ -1,10 +1,8 @@
 package paredown.bench;
 
 import java.nio.file.Path;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import paredown.facts.Facts;
 import paredown.facts.FactsReader;
@@ -33,11 +31,12 @@ public final class Cures {
   private final Map<String, Integer> counts = new TreeMap<>();
 
   /** What a survey of some sources finds. */
-  private record Look(Facts facts, List<Finding> findings) {
+  private record Look(Grounds grounds, List<Finding> findings) {
     static Look at(Sources sources) {
       List<String> main = sources.paths(SourceFile.Kind.MAIN);
       Facts facts = FactsReader.read(sources, main).facts();
-      return new Look(facts, Detectors.find(Grounds.of(facts, History.NONE, Limits.defaults())));
+      Grounds grounds = Grounds.of(facts, History.NONE, Limits.defaults());
+      return new Look(grounds, Detectors.find(grounds));
     }
   }
 
@@ -56,16 +55,12 @@ public final class Cures {
   private void project(Sources sources) {
     Look look = Look.at(sources);
     List<Finding> first = FirstScreen.of(look.findings());
-    var candidates = Candidates.of(first, look.facts());
+    var candidates = Candidates.of(first, look.grounds().facts());
     for (Finding finding : first) {
       count("findings");
       Remedies remedies =
           Remedies.plan(
-              finding,
-              candidates.get(finding.id()),
-              Grounds.of(look.facts(), History.NONE, Limits.defaults()),
-              sources,
-              sources.index());
+              finding, candidates.get(finding.id()), look.grounds(), sources, sources.index());
       int best = finding.weight();
       StringBuilder told = new StringBuilder();
       for (Remedy remedy : remedies.found()) {
@@ -95,20 +90,9 @@ public final class Cures {
   /** What the same finding weighs then; 0 where it is gone. */
   private static int weight(Finding before, List<Finding> findings) {
     return findings.stream()
-        .filter(each -> each.smell() == before.smell() && each.type().equals(before.type()))
-        .filter(each -> isSame(before, each))
+        .filter(each -> each.isLeftOf(before))
         .mapToInt(Finding::weight)
         .max()
         .orElse(0);
-  }
-
-  /** Whether another finding is about half of the same names at least. */
-  private static boolean isSame(Finding before, Finding each) {
-    if (before.identity().isEmpty() || each.id().equals(before.id())) {
-      return each.form() == before.form();
-    }
-    Set<String> shared = new HashSet<>(each.identity());
-    shared.retainAll(before.identity());
-    return shared.size() * 2 >= Math.min(before.identity().size(), each.identity().size());
   }
 }

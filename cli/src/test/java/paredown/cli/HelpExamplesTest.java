@@ -17,10 +17,13 @@ import picocli.CommandLine.Command;
 class HelpExamplesTest {
   private static final List<Class<?>> COMMANDS =
       List.of(
-          ExtractCommand.OfClass.class,
-          ExtractCommand.OfMethod.class,
-          ExtractCommand.OfVariable.class,
-          ExtractCommand.OfConstant.class,
+          ExtractClassCommand.class,
+          ExtractMethodCommand.class,
+          NamingCommand.OfVariable.class,
+          NamingCommand.OfConstant.class,
+          NamingCommand.OfField.class,
+          ExtractParameterObjectCommand.class,
+          InlineCommand.OfClass.class,
           InlineCommand.OfMethod.class,
           InlineCommand.OfVariable.class,
           InlineCommand.OfConstant.class,

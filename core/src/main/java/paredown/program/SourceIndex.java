@@ -127,6 +127,13 @@ public final class SourceIndex {
         .collect(Collectors.toCollection(TreeSet::new));
   }
 
+  /** The files that hold all of these words as identifiers; all files where there is no word. */
+  public Set<String> filesWithAll(Collection<String> words) {
+    Set<String> files = new TreeSet<>(wordsByFile.keySet());
+    words.forEach(word -> files.retainAll(filesWith(Set.of(word))));
+    return files;
+  }
+
   /** The simple names of a type and of all types that may be below it. */
   public Set<String> namesOfSubtypes(String simpleName) {
     Set<String> names = new TreeSet<>(Set.of(simpleName));

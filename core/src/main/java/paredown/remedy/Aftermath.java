@@ -32,8 +32,7 @@ final class Aftermath {
   /** The same finding then; empty where it is gone. */
   Optional<Finding> of(Finding before, Change change) {
     return Detectors.find(Grounds.of(facts(change), grounds.history(), grounds.limits())).stream()
-        .filter(each -> each.smell() == before.smell() && each.type().equals(before.type()))
-        .filter(each -> isSame(before, each))
+        .filter(each -> each.isLeftOf(before))
         .max(Comparator.comparingInt(Finding::weight));
   }
 
@@ -71,15 +70,5 @@ final class Aftermath {
       types.addAll(FactsReader.again(after, changed, main).types());
     }
     return grounds.facts().with(types);
-  }
-
-  /** Whether another finding is about half of the same names at least. */
-  private static boolean isSame(Finding before, Finding each) {
-    if (before.identity().isEmpty() || each.id().equals(before.id())) {
-      return each.form() == before.form();
-    }
-    Set<String> shared = new HashSet<>(each.identity());
-    shared.retainAll(before.identity());
-    return shared.size() * 2 >= Math.min(before.identity().size(), each.identity().size());
   }
 }

@@ -40,6 +40,20 @@ public record Finding(
     return smell.shortName() + "-" + names.hex(6);
   }
 
+  /**
+   * Whether it is what is left of another: of its class and smell, about half of the same names.
+   */
+  public boolean isLeftOf(Finding before) {
+    if (smell != before.smell() || !type.equals(before.type())) {
+      return false;
+    }
+    if (before.identity().isEmpty() || id().equals(before.id())) {
+      return form == before.form();
+    }
+    long shared = identity.stream().distinct().filter(before.identity()::contains).count();
+    return shared * 2 >= Math.min(before.identity().size(), identity.size());
+  }
+
   /** The class's name without its package. */
   public String shortType() {
     return shortName(type);

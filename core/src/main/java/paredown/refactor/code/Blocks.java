@@ -4,8 +4,11 @@ import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.List;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
 
 /** What statements follow each other in: blocks, and the groups of cases that are like them. */
 public final class Blocks {
@@ -19,6 +22,25 @@ public final class Blocks {
     return tree instanceof CaseTree group && group.getStatements() != null
         ? group.getStatements()
         : List.of();
+  }
+
+  /**
+   * Requires that a local variable has its declaration for itself.
+   *
+   * @throws Refused where others are declared with it
+   */
+  public static void requireDeclaredAlone(UnitTrees trees, TreePath variable) {
+    VariableTree tree = (VariableTree) variable.getLeaf();
+    boolean shared =
+        statements(variable.getParentPath().getLeaf()).stream()
+            .anyMatch(each -> each != tree && trees.start(each) == trees.start(tree));
+    if (shared) {
+      throw Refused.advising(
+          RefusalKind.SHARED_DECLARATION,
+          tree.getName() + " is declared together with other variables.",
+          "Declare it in a statement of its own first.",
+          trees.place(tree));
+    }
   }
 
   /** Whether a tree is a statement of a block, so that another can stand in front of it. */

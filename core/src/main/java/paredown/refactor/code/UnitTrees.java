@@ -105,6 +105,11 @@ public final class UnitTrees {
         : start(expression);
   }
 
+  /** The level of the language that its module has, 17 for example. */
+  public int language() {
+    return program.sources().file(path()).orElseThrow().module().language();
+  }
+
   /** Whether a variable leaves its type to the compiler. */
   public boolean isVar(VariableTree variable) {
     return source().slice(start(variable), names.of(variable)).matches("(?s).*\\bvar\\s+");

@@ -142,7 +142,7 @@ final class ExtractClassPlan {
     if (local) {
       throw Refused.because(RefusalKind.NOT_A_CLASS, owner.simpleName(), place);
     }
-    if (type.nested() && isInner(owner.element()) && release() < 16) {
+    if (type.nested() && isInner(owner.element()) && owner.trees().language() < 16) {
       throw Refused.advising(
           RefusalKind.NOT_A_CLASS,
           owner.writtenName() + " is an inner class, which could hold no other before Java 16.",
@@ -161,11 +161,6 @@ final class ExtractClassPlan {
   private static boolean isInner(TypeElement type) {
     return type.getNestingKind() == NestingKind.MEMBER
         && !type.getModifiers().contains(Modifier.STATIC);
-  }
-
-  private int release() {
-    var file = owner.program().sources().file(owner.trees().path()).orElseThrow();
-    return file.module().language();
   }
 
   /** The names of what is not in its old place any more. */

@@ -173,7 +173,7 @@ final class Extraction {
         owner.element().getNestingKind().isNested()
             && !owner.element().getModifiers().contains(Modifier.STATIC)
             && owner.element().getKind().isClass()
-            && program.sources().file(trees.path()).orElseThrow().module().language() < 16;
+            && trees.language() < 16;
     boolean varies =
         !WritableType.variables(shape.type()).isEmpty()
             || parameters.stream()

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
@@ -25,19 +24,11 @@ final class Repeats {
     this.program = part.trees().program();
   }
 
-  /** The files of the same kind that have all the names that the part says. */
+  /** The files of its package, and of its kind, that have all the names that the part says. */
   Set<String> files(SourceIndex index) {
     String home = part.trees().path();
-    Set<String> files = null;
-    for (String word : words()) {
-      Set<String> with = index.filesWith(Set.of(word));
-      if (files == null) {
-        files = new TreeSet<>(with);
-      } else {
-        files.retainAll(with);
-      }
-    }
-    Set<String> found = files == null ? index.filesIn(index.packageOf(home)) : new TreeSet<>(files);
+    Set<String> found = index.filesWithAll(words());
+    found.retainAll(index.filesIn(index.packageOf(home)));
     SourceFile own = program.sources().file(home).orElseThrow();
     Set<String> alike = new TreeSet<>(Set.of(home));
     for (String each : found) {
@@ -98,8 +89,7 @@ final class Repeats {
 
   /** Whether a place sees the class, and the method in it, which its package may. */
   private boolean sees(Callee callee) {
-    TypeElement there = callee.at().owner().element();
-    return new Sight(there, program.elements()).isNear(part.owner().element())
-        && !new Sight(there, program.elements()).hides(part.owner().element());
+    Sight sight = new Sight(callee.at().owner().element(), program.elements());
+    return sight.isNear(part.owner().element()) && !sight.hides(part.owner().element());
   }
 }

@@ -5,7 +5,6 @@ import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreeScanner;
 import javax.lang.model.element.Modifier;
-import paredown.project.SourceFile;
 import paredown.refactor.code.UnitTrees;
 
 /**
@@ -33,14 +32,7 @@ record Habits(boolean isFinal, boolean isVar, boolean knowsVar) {
         return super.visitBlock(tree, null);
       }
     }.scan(trees.unit().tree(), null);
-    boolean knows =
-        trees
-            .program()
-            .sources()
-            .file(trees.path())
-            .map(SourceFile::module)
-            .filter(module -> module.language() >= VAR_SINCE)
-            .isPresent();
-    return new Habits(counts[1] * 2 > counts[0], counts[2] * 2 > counts[0], knows);
+    return new Habits(
+        counts[1] * 2 > counts[0], counts[2] * 2 > counts[0], trees.language() >= VAR_SINCE);
   }
 }

@@ -89,16 +89,7 @@ final class LocalToFieldPlan {
           tree.getName() + " has a value that the compiler knows.",
           "Make a constant of it: pare extract constant with the place of its value.");
     }
-    boolean shared =
-        Blocks.statements(path.getParentPath().getLeaf()).stream()
-            .anyMatch(each -> each != tree && trees.start(each) == trees.start(tree));
-    if (shared) {
-      throw Refused.advising(
-          RefusalKind.SHARED_DECLARATION,
-          tree.getName() + " is declared together with other variables.",
-          "Declare it in a statement of its own first.",
-          trees.place(tree));
-    }
+    Blocks.requireDeclaredAlone(trees, path);
     if (!tree.getModifiers().getAnnotations().isEmpty()) {
       throw Refused.advising(
           RefusalKind.NOT_ALONE,

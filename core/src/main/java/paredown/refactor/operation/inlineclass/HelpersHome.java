@@ -11,7 +11,6 @@ import java.util.TreeSet;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
-import paredown.program.Program;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
 import paredown.refactor.Refactoring;
@@ -31,21 +30,25 @@ import paredown.text.Listed;
 final class HelpersHome {
   private final InlineClass whole;
   private final OwnerClass owner;
-  private final Program program;
+  private final List<MemberUses.MemberUse> uses;
 
   private HelpersHome(InlineClass whole, OwnerClass owner) {
     this.whole = whole;
     this.owner = owner;
-    this.program = owner.program();
+    Map<Element, String> members = new LinkedHashMap<>();
+    owner.methods().forEach(each -> members.put(each.element(), each.key()));
+    owner.fields().forEach(each -> members.put(each.element(), each.key()));
+    this.uses = MemberUses.of(owner.program(), members);
   }
 
   /** The steps of it; empty where a class is more than such helpers. */
   static Optional<Refactoring.Steps> of(InlineClass whole, OwnerClass owner, Sources sources) {
-    HelpersHome helpers = new HelpersHome(whole, owner);
-    return helpers.isShell() ? Optional.of(helpers.steps(sources)) : Optional.empty();
+    return isShell(owner)
+        ? Optional.of(new HelpersHome(whole, owner).steps(sources))
+        : Optional.empty();
   }
 
-  private boolean isShell() {
+  private static boolean isShell(OwnerClass owner) {
     return Way.isPlain(owner)
         && !owner.methods().isEmpty()
         && owner.methods().stream().allMatch(each -> each.is(Modifier.STATIC))
@@ -111,9 +114,8 @@ final class HelpersHome {
   /** The class that each helper serves. */
   private Map<OwnerClass.Method, String> homes(Sources sources) {
     Map<OwnerClass.Method, String> homes = new LinkedHashMap<>();
-    Map<Element, Set<String>> clients = clients(sources);
     for (OwnerClass.Method method : owner.methods()) {
-      Set<String> served = served(method.element(), clients, new LinkedHashSet<>());
+      Set<String> served = served(method, sources, new LinkedHashSet<>());
       if (whole.into().isPresent()) {
         homes.put(method, sources.index().type(whole.into().get()).name());
       } else if (served.size() == 1) {
@@ -139,49 +141,46 @@ final class HelpersHome {
   }
 
   /** The classes that call a helper, be it through another. */
-  private Set<String> served(
-      Element helper, Map<Element, Set<String>> clients, Set<Element> asked) {
-    Set<String> served = new LinkedHashSet<>(clients.getOrDefault(helper, Set.of()));
-    if (asked.add(helper)) {
+  private Set<String> served(OwnerClass.Method helper, Sources sources, Set<String> asked) {
+    Set<String> served = new LinkedHashSet<>();
+    if (asked.add(helper.key())) {
+      for (MemberUses.MemberUse use : uses(helper.key())) {
+        client(use, sources).ifPresent(served::add);
+      }
       for (OwnerClass.Method other : owner.methods()) {
-        boolean calls =
-            MemberUses.of(program, Map.of(helper, "")).stream()
-                .anyMatch(use -> owner.holds(other.range(), use));
-        if (calls && !other.element().equals(helper)) {
-          served.addAll(served(other.element(), clients, asked));
+        if (names(other, helper.key())) {
+          served.addAll(served(other, sources, asked));
         }
       }
     }
     return served;
   }
 
-  private Map<Element, Set<String>> clients(Sources sources) {
-    Map<Element, Set<String>> clients = new LinkedHashMap<>();
-    for (OwnerClass.Method method : owner.methods()) {
-      Set<String> found = new LinkedHashSet<>();
-      for (MemberUses.MemberUse use : MemberUses.of(program, Map.of(method.element(), ""))) {
-        boolean main =
-            sources
-                .file(use.file())
-                .filter(file -> file.kind() == SourceFile.Kind.MAIN)
-                .isPresent();
-        if (main
+  /** The class of the product, other than this one, in which a use stands. */
+  private Optional<String> client(MemberUses.MemberUse use, Sources sources) {
+    boolean main =
+        sources.file(use.file()).filter(file -> file.kind() == SourceFile.Kind.MAIN).isPresent();
+    return main
             && use.scope() != null
             && OwnerClass.outermost(use.scope()) instanceof TypeElement client
-            && !client.equals(OwnerClass.outermost(owner.element()))) {
-          found.add(client.getQualifiedName().toString());
-        }
-      }
-      clients.put(method.element(), found);
-    }
-    return clients;
+            && !client.equals(OwnerClass.outermost(owner.element()))
+        ? Optional.of(client.getQualifiedName().toString())
+        : Optional.empty();
+  }
+
+  private List<MemberUses.MemberUse> uses(String member) {
+    return uses.stream().filter(use -> use.key().equals(member)).toList();
+  }
+
+  /** Whether a helper names a member of the class. */
+  private boolean names(OwnerClass.Method helper, String member) {
+    return uses(member).stream().anyMatch(use -> owner.holds(helper.range(), use));
   }
 
   /** A constant goes where the first helper goes that names it. */
   private String home(OwnerClass.Field field, Map<OwnerClass.Method, String> homes) {
-    List<MemberUses.MemberUse> uses = MemberUses.of(program, Map.of(field.element(), ""));
     return homes.entrySet().stream()
-        .filter(each -> uses.stream().anyMatch(use -> owner.holds(each.getKey().range(), use)))
+        .filter(each -> names(each.getKey(), field.key()))
         .map(Map.Entry::getValue)
         .findFirst()
         .orElse(homes.values().iterator().next());

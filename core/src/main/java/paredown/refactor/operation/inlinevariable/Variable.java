@@ -111,16 +111,7 @@ record Variable(UnitTrees trees, TreePath path) {
           "Inline what has one value, or part the variable in two first.",
           trees.place(tree()));
     }
-    boolean shared =
-        Blocks.statements(around).stream()
-            .anyMatch(each -> each != tree() && trees.start(each) == trees.start(tree()));
-    if (shared) {
-      throw Refused.advising(
-          RefusalKind.SHARED_DECLARATION,
-          name() + " is declared together with other variables.",
-          "Declare it in a statement of its own first.",
-          trees.place(tree()));
-    }
+    Blocks.requireDeclaredAlone(trees, path);
   }
 
   private Refused noValue(String why) {

@@ -117,7 +117,7 @@ final class MovedChecks {
         target.element().getNestingKind() == NestingKind.MEMBER
             && type.getKind() == ElementKind.CLASS
             && !type.getModifiers().contains(Modifier.STATIC);
-    if (moving.route().becomesStatic() && inner && release() < 16) {
+    if (moving.route().becomesStatic() && inner && target.trees().language() < 16) {
       throw elsewhere("an inner class has no static methods before Java 16");
     }
     if (moving.route().becomesStatic() || through instanceof Through.Fresh) {
@@ -166,10 +166,6 @@ final class MovedChecks {
     if (sound == StaticStart.Sound.ASSUMED) {
       StaticStart.assume(owner, started, started.trees().place(started.tree()));
     }
-  }
-
-  private int release() {
-    return program.sources().file(target.trees().path()).orElseThrow().module().language();
   }
 
   private Refused elsewhere(String why) {

@@ -5,8 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.Modifier;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Piece;
@@ -17,6 +15,7 @@ import paredown.program.Sources;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.NewFileHead;
+import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.Rounds;
@@ -78,16 +77,6 @@ record BeginObject(ExtractParameterObject whole) implements Part {
   private static boolean isOpen(List<Head> heads, String home) {
     return heads.stream()
         .anyMatch(
-            head ->
-                !head.trees().packageName().equals(home)
-                    || OwnerClass.outermost(head.owner()).getModifiers().contains(Modifier.PUBLIC)
-                        && isOpen(head));
-  }
-
-  private static boolean isOpen(Head head) {
-    Set<Modifier> modifiers = head.element().getModifiers();
-    return modifiers.contains(Modifier.PUBLIC)
-        || modifiers.contains(Modifier.PROTECTED)
-        || head.owner().getKind() == ElementKind.INTERFACE;
+            head -> !head.trees().packageName().equals(home) || AccessLevel.isApi(head.element()));
   }
 }

@@ -53,10 +53,9 @@ public record ExtractParameterObject(
     }
     all.add(new GiveObject(this));
     String summary =
-        "%s %s passed as one %s%s."
+        "%s are passed as one %s%s."
             .formatted(
                 Listed.of(parameters),
-                "are",
                 name,
                 everywhere ? " wherever they are passed together" : " to " + method);
     return Optional.of(new Steps(summary, all));
@@ -67,15 +66,13 @@ public record ExtractParameterObject(
     return new GiveObject(this).plan(sources, index);
   }
 
-  /** The class of that name in the package of the method's, or the only one in the project. */
+  /** The class of that name in the package of the method's. */
   Optional<DeclaredType> existing(SourceIndex index) {
     String home = index.packageOf(index.type(type).file());
-    List<DeclaredType> named =
-        index.types().stream()
-            .filter(each -> each.simpleName().equals(name))
-            .filter(each -> index.packageOf(each.file()).equals(home))
-            .toList();
-    return named.stream().findFirst();
+    return index.types().stream()
+        .filter(each -> each.simpleName().equals(name))
+        .filter(each -> index.packageOf(each.file()).equals(home))
+        .findFirst();
   }
 
   @Override

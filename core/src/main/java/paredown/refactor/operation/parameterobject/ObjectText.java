@@ -8,7 +8,6 @@ import paredown.edit.Piece;
 import paredown.edit.Written;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
-import paredown.project.SourceFile;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Words;
 import paredown.refactor.name.TypeNames;
@@ -59,17 +58,7 @@ final class ObjectText {
 
   private boolean hasRecords() {
     return components.stream().noneMatch(each -> OF_OBJECTS.matcher(each.name()).matches())
-        && isRecent();
-  }
-
-  private boolean isRecent() {
-    return owner
-        .program()
-        .sources()
-        .file(owner.trees().path())
-        .map(SourceFile::module)
-        .filter(module -> module.language() >= RECORDS_SINCE)
-        .isPresent();
+        && owner.trees().language() >= RECORDS_SINCE;
   }
 
   private void comment() {

@@ -37,7 +37,7 @@ final class Signatures {
   private final OwnerClass owner;
   private final OwnerClass.Method chosen;
   private final HeadChecks checks;
-  private final List<Component> components = new ArrayList<>();
+  private final List<Component> components;
   private final Map<ExecutableElement, Head> heads = new LinkedHashMap<>();
   private final List<String> left = new ArrayList<>();
 
@@ -48,7 +48,7 @@ final class Signatures {
     this.owner = OwnerClass.of(program, index.type(arguments.type()));
     this.chosen = chosen();
     this.checks = new HeadChecks(program, place());
-    components();
+    this.components = named();
   }
 
   /**
@@ -70,25 +70,27 @@ final class Signatures {
   }
 
   List<Component> components() {
-    if (components.isEmpty()) {
-      List<String> known =
-          chosen.element().getParameters().stream()
-              .map(each -> each.getSimpleName().toString())
-              .toList();
-      for (String each : arguments.parameters()) {
-        if (!known.contains(each)) {
-          throw new UnusableRequest(
-              "%s has no parameter %s.".formatted(OwnerClass.signature(chosen), each),
-              Nearest.advice(each, known, "It has " + String.join(", ", known) + "."));
-        }
-      }
-      for (VariableElement each : chosen.element().getParameters()) {
-        if (arguments.parameters().contains(each.getSimpleName().toString())) {
-          components.add(new Component(each.getSimpleName().toString(), each.asType(), text(each)));
-        }
+    return components;
+  }
+
+  /** The parameters that are named, in the order of the head. */
+  private List<Component> named() {
+    List<String> known = names(chosen.element());
+    for (String each : arguments.parameters()) {
+      if (!known.contains(each)) {
+        throw new UnusableRequest(
+            "%s has no parameter %s.".formatted(OwnerClass.signature(chosen), each),
+            Nearest.advice(each, known, "It has " + String.join(", ", known) + "."));
       }
     }
-    return components;
+    return chosen.element().getParameters().stream()
+        .filter(each -> arguments.parameters().contains(each.getSimpleName().toString()))
+        .map(each -> new Component(each.getSimpleName().toString(), each.asType(), text(each)))
+        .toList();
+  }
+
+  private static List<String> names(ExecutableElement element) {
+    return element.getParameters().stream().map(each -> each.getSimpleName().toString()).toList();
   }
 
   private String text(VariableElement variable) {
@@ -136,16 +138,7 @@ final class Signatures {
 
   /** The files with the names of all the parameters. */
   private Set<String> holding() {
-    Set<String> files = null;
-    for (Component each : components) {
-      Set<String> with = index.filesWith(Set.of(each.name()));
-      if (files == null) {
-        files = new TreeSet<>(with);
-      } else {
-        files.retainAll(with);
-      }
-    }
-    return files;
+    return index.filesWithAll(components.stream().map(Component::name).toList());
   }
 
   /** The method or constructor that is named. */
@@ -160,7 +153,7 @@ final class Signatures {
             .filter(
                 each ->
                     types.isEmpty()
-                        ? takesAll(each.element(), arguments.parameters())
+                        ? names(each.element()).containsAll(arguments.parameters())
                         : OwnerClass.signature(each).endsWith(types))
             .toList();
     if (meant.size() != 1) {
@@ -175,13 +168,6 @@ final class Signatures {
           (meant.isEmpty() ? "It has " : "Say which: ") + String.join(", ", heads) + ".");
     }
     return meant.get(0);
-  }
-
-  private static boolean takesAll(ExecutableElement element, List<String> names) {
-    return element.getParameters().stream()
-        .map(each -> each.getSimpleName().toString())
-        .toList()
-        .containsAll(names);
   }
 
   /** Where the parameters of a head for the components are; empty where it lacks one. */
@@ -247,11 +233,12 @@ final class Signatures {
 
   private void addEverywhere() {
     List<ExecutableElement> others = new ArrayList<>();
+    Set<String> holding = holding();
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       boolean editable =
           program.sources().file(unit.path()).filter(SourceIndex::isEditable).isPresent();
-      if (!editable || !holding().contains(unit.path())) {
+      if (!editable || !holding.contains(unit.path())) {
         continue;
       }
       new TreePathScanner<Void, Void>() {
