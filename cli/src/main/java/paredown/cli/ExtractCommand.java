@@ -23,7 +23,7 @@ import picocli.CommandLine.Command;
       NamingCommand.OfConstant.class,
       NamingCommand.OfField.class,
       ExtractParameterObjectCommand.class,
-      NotYetCommand.Extract.class
+      ExtractSuperclassCommand.class
     })
 final class ExtractCommand extends PareCommand {
 
@@ -32,6 +32,6 @@ final class ExtractCommand extends PareCommand {
     throw new UnusableRequest(
         "Extract what?",
         "Try --help of pare extract class, extract method, extract variable, extract constant,"
-            + " extract field, extract parameter-object.");
+            + " extract field, extract parameter-object, extract superclass.");
   }
 }

@@ -58,14 +58,6 @@ class CommandLineTest {
   }
 
   @Test
-  void saysOfPlannedCommandsThatTheyAreNotThereYet() {
-    Ran ran = Ran.pare(folder, "extract", "superclass", "Sailing", "--apply").exits(2);
-    assertTrue(ran.err().startsWith("pare extract superclass is not there yet."), ran.err());
-    assertTrue(
-        Ran.pare(folder, "extract", "superclass", "x").exits(2).err().contains("not there yet"));
-  }
-
-  @Test
   void isFriendlyWhereThereIsNothingToFind() {
     String out = Ran.pare(folder, "survey").exits(0).out();
     assertTrue(out.contains("1 type, 3 methods in 1 file"), out);

@@ -23,6 +23,7 @@ class HelpExamplesTest {
           NamingCommand.OfConstant.class,
           NamingCommand.OfField.class,
           ExtractParameterObjectCommand.class,
+          ExtractSuperclassCommand.class,
           InlineCommand.OfClass.class,
           InlineCommand.OfMethod.class,
           InlineCommand.OfVariable.class,

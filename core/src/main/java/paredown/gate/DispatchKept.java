@@ -42,6 +42,7 @@ final class DispatchKept {
   private final Change change;
   private final Provenance provenance;
   private final List<String> breaks = new ArrayList<>();
+  private final Map<String, Set<String>> standIns;
 
   /** The types of the changed files, and what their methods are like, by their keys. */
   private record Shape(Map<String, TypeElement> types, Map<String, Map<String, String>> methods) {}
@@ -51,6 +52,7 @@ final class DispatchKept {
     this.after = after;
     this.change = change;
     this.provenance = new Provenance(change);
+    this.standIns = standIns();
   }
 
   /** What runs something else than before, a sentence each; empty where nothing does. */
@@ -164,11 +166,36 @@ final class DispatchKept {
     return provenance.image(key, "", null);
   }
 
-  /** The same, or the key of a member of the same type that has another name now. */
-  private String renamed(String key) {
+  /**
+   * The same, or the key of a member of the same type that has another name now, or that stands
+   * above it now.
+   *
+   * @param above the types above the one that is looked at, and itself
+   */
+  private String renamed(String key, Set<String> above) {
     String became = change.became().get(key);
-    boolean same = became != null && type(became).equals(type(key));
+    boolean same =
+        became != null && (type(became).equals(type(key)) || above.contains(type(became)));
     return same ? became : placed(key);
+  }
+
+  /** What the keys of the methods of a type, and of those above it, begin with. */
+  private Set<String> above(TypeElement type) {
+    Set<String> above = new TreeSet<>();
+    above.add("method " + after.symbols().binary(type) + "#");
+    for (TypeElement each : after.supertypes(type)) {
+      above.add("method " + after.symbols().binary(each) + "#");
+    }
+    return above;
+  }
+
+  /** The methods that code asks its object for in the place of others, with those others. */
+  private Map<String, Set<String>> standIns() {
+    Map<String, Set<String>> standIns = new HashMap<>();
+    change
+        .becameForSelf()
+        .forEach((was, now) -> standIns.computeIfAbsent(now, each -> new TreeSet<>()).add(was));
+    return standIns;
   }
 
   private static String type(String member) {
@@ -178,21 +205,25 @@ final class DispatchKept {
   private void compare(TypeElement was, TypeElement is, Set<String> names) {
     Map<String, String> old = Slots.of(before, was, names);
     Map<String, String> now = Slots.of(after, is, names);
+    Set<String> above = above(is);
     Set<String> known = new TreeSet<>();
     for (Map.Entry<String, String> slot : old.entrySet()) {
-      String stays = now.containsKey(renamed(slot.getKey())) ? renamed(slot.getKey()) : null;
-      if (stays == null) {
+      String stays = renamed(slot.getKey(), above);
+      if (!now.containsKey(stays)) {
         continue;
       }
       known.add(stays);
-      String expected = renamed(slot.getValue());
+      String expected = renamed(slot.getValue(), above);
       if (!expected.equals(now.get(stays))) {
         broke(was, stays, expected, now.get(stays));
       }
     }
     now.forEach(
         (slot, runs) -> {
-          if (!known.contains(slot) && !runs.equals(slot)) {
+          boolean asBefore =
+              standIns.getOrDefault(slot, Set.of()).stream()
+                  .anyMatch(each -> old.containsKey(each) && old.get(each).equals(runs));
+          if (!known.contains(slot) && !runs.equals(slot) && !asBefore) {
             broke(was, slot, slot, runs);
           }
         });

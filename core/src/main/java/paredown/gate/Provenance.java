@@ -55,6 +55,7 @@ final class Provenance {
     if (key.contains(" & ")) {
       return Arrays.stream(key.split(" & "))
           .map(each -> image(each, file, run))
+          .distinct()
           .sorted()
           .collect(Collectors.joining(" & "));
     }

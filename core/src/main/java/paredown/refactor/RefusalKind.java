@@ -33,6 +33,7 @@ public enum RefusalKind {
   NOT_ALONE(Mark.NOT_YET, "it needs what only stands around it"),
   SEVERAL_RESULTS(Mark.NOT_YET, "more than one value would have to come out of it"),
   DOES_MORE(Mark.NOT_YET, "it does more than can be put elsewhere yet"),
+  DIFFERS(Mark.NOT_YET, "the classes do not say the same"),
   OBJECT_NEEDED(Mark.NOT_YET, "its object is needed as a whole"),
   TYPE_ASKED(Mark.UNSAFE, "code asks whether an object is one of its class"),
   NO_VALUE(Mark.NOT_YET, "it has no value of its own where it is declared"),

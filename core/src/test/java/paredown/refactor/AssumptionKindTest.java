@@ -37,7 +37,8 @@ class AssumptionKindTest {
             "inline-field",
             "move-field",
             "inline-class",
-            "parameter-object")) {
+            "parameter-object",
+            "superclass")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

@@ -33,6 +33,7 @@ import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
+import paredown.refactor.operation.superclass.ExtractSuperclass;
 import paredown.refactor.plan.Judged;
 
 /**
@@ -129,6 +130,13 @@ record RefactoringCase(
           List.of(option("--parameters").split(",")),
           option("--name"),
           operation.contains("--everywhere"));
+    }
+    if (operation.get(0).equals("extract") && operation.get(1).equals("superclass")) {
+      return new ExtractSuperclass(
+          List.of(operation.get(2).split(",")),
+          List.of(option("--members").split(",(?![^(]*\\))")),
+          optional("--name"),
+          accepted());
     }
     if (operation.get(0).equals("extract") && !operation.get(1).equals("class")) {
       return new ExtractVariable(

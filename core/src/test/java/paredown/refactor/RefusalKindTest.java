@@ -53,7 +53,8 @@ class RefusalKindTest {
             "inline-field",
             "move-field",
             "inline-class",
-            "parameter-object")) {
+            "parameter-object",
+            "superclass")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

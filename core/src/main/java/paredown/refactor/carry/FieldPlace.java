@@ -16,20 +16,30 @@ public record FieldPlace(int at, String before, String behind) {
 
   /** The place of a static field in a class, which may be an interface: behind its constants. */
   public static FieldPlace ofStatic(OwnerClass owner) {
-    return behind(owner, each -> each.is(Modifier.STATIC) && each.is(Modifier.FINAL));
+    return ofStatic(owner, Layout.of(owner));
+  }
+
+  /** The same in a class that is laid out so. */
+  public static FieldPlace ofStatic(OwnerClass owner, Layout layout) {
+    return behind(owner, layout, each -> each.is(Modifier.STATIC) && each.is(Modifier.FINAL));
   }
 
   /** The place of a field that each object has, behind all others. */
   public static FieldPlace ofInstance(OwnerClass owner) {
-    return behind(owner, each -> true);
+    return ofInstance(owner, Layout.of(owner));
   }
 
-  private static FieldPlace behind(OwnerClass owner, Predicate<OwnerClass.Field> like) {
-    Layout layout = Layout.of(owner);
+  /** The same in a class that is laid out so. */
+  public static FieldPlace ofInstance(OwnerClass owner, Layout layout) {
+    return behind(owner, layout, each -> true);
+  }
+
+  private static FieldPlace behind(
+      OwnerClass owner, Layout layout, Predicate<OwnerClass.Field> like) {
     String end = layout.lineEnd();
     OwnerClass.Field last = last(owner, like);
     if (last == null) {
-      FirstMember first = FirstMember.of(owner);
+      FirstMember first = FirstMember.of(owner, layout);
       return new FieldPlace(first.at(), first.before(), first.onLine() ? end + end : end);
     }
     int behind = last.range().end();

@@ -13,8 +13,12 @@ import paredown.text.SourceText;
 public record FirstMember(int at, boolean onLine, String before) {
 
   public static FirstMember of(OwnerClass owner) {
+    return of(owner, Layout.of(owner));
+  }
+
+  /** The same in a class that is laid out so. */
+  static FirstMember of(OwnerClass owner, Layout layout) {
     SourceText source = owner.source();
-    Layout layout = Layout.of(owner);
     int behind = owner.opening() + 1;
     boolean free = source.endsLine(behind);
     return new FirstMember(

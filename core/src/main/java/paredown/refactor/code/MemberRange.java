@@ -46,6 +46,19 @@ public record MemberRange(int start, int declaration, int declarationEnd, int en
     return new MemberRange(start, declaration, declarationEnd, end);
   }
 
+  /** Where its first sign begins and its last one ends, comments being signs. */
+  public int[] signs(SourceText source) {
+    int first = start;
+    while (Character.isWhitespace(source.text().charAt(first))) {
+      first++;
+    }
+    int last = end;
+    while (Character.isWhitespace(source.text().charAt(last - 1))) {
+      last--;
+    }
+    return new int[] {first, last};
+  }
+
   /** Ranges that stand next to each other, with nothing but blank lines between, as one. */
   public static List<int[]> merged(SourceText source, List<MemberRange> ranges) {
     List<MemberRange> sorted = new ArrayList<>(ranges);

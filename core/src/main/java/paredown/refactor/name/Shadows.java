@@ -7,6 +7,7 @@ import com.sun.source.util.TreePathScanner;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import paredown.edit.Written;
 import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
@@ -54,6 +55,19 @@ public record Shadows(MemberUses.MemberUse use, String name) {
       }
     }
     return "";
+  }
+
+  /**
+   * Writes what a member is asked of, in front of its name.
+   *
+   * @param receiver the use that said so without a word
+   */
+  public static void write(Written.Text text, Use receiver, String qualifier) {
+    String binary = receiver.key().substring("type ".length());
+    if (!qualifier.equals("this")) {
+      text.name(qualifier, receiver.key()).text(".");
+    }
+    text.name("this", "this of " + binary, receiver.place()).text(".");
   }
 
   /** Whether there is a class between the use and a member around it. */

@@ -102,7 +102,12 @@ public final class EarlyUses {
     return Refused.because(RefusalKind.USED_BEFORE_BUILT, subject(), owner.source().place(offset));
   }
 
-  private void requireQuietSuperclass() {
+  /**
+   * Requires that the constructors above come to nothing that leaves.
+   *
+   * @throws Refused where one does
+   */
+  public void requireQuietSuperclass() {
     SuperclassRun run = new SuperclassRun(leaving);
     for (TypeElement above = superclass(owner.element());
         above != null && !above.getQualifiedName().contentEquals("java.lang.Object");

@@ -20,6 +20,7 @@ import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.SuperCall;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
@@ -158,7 +159,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
     }
 
     private boolean isImplicit(StatementTree statement) {
-      return ParentCall.isOne(statement) || statement.getKind() == Tree.Kind.EMPTY_STATEMENT;
+      return SuperCall.is(statement) || statement.getKind() == Tree.Kind.EMPTY_STATEMENT;
     }
 
     private TreePath assignment(OwnerClass.Method constructor, TreePath statement) {

@@ -2,7 +2,6 @@ package paredown.refactor.operation.inlineclass;
 
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
@@ -15,6 +14,7 @@ import javax.lang.model.util.ElementFilter;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Constants;
+import paredown.refactor.code.SuperCall;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
 
@@ -36,14 +36,6 @@ record ParentCall(ExecutableElement constructor, List<TreePath> arguments) {
     return arguments.stream().allMatch(each -> each == null);
   }
 
-  /** Whether a statement calls a constructor of the superclass, said or not. */
-  static boolean isOne(StatementTree statement) {
-    return statement instanceof ExpressionStatementTree done
-        && done.getExpression() instanceof MethodInvocationTree call
-        && call.getMethodSelect() instanceof IdentifierTree name
-        && name.getName().contentEquals("super");
-  }
-
   /** What a class does that declares no constructor. */
   static ParentCall without(OwnerClass owner, TypeElement parent) {
     return ElementFilter.constructorsIn(parent.getEnclosedElements()).stream()
@@ -62,7 +54,7 @@ record ParentCall(ExecutableElement constructor, List<TreePath> arguments) {
     UnitTrees trees = owner.trees();
     TreePath body = new TreePath(method.path(), method.tree().getBody());
     List<? extends StatementTree> statements = method.tree().getBody().getStatements();
-    if (statements.size() != 1 || !isOne(statements.get(0))) {
+    if (statements.size() != 1 || !SuperCall.is(statements.get(0))) {
       throw refused(owner, trees.place(method.tree()));
     }
     TreePath statement = new TreePath(body, statements.get(0));

@@ -20,6 +20,7 @@ import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.carry.DocsElsewhere;
 import paredown.refactor.carry.FieldPlace;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.DocReference;
@@ -185,13 +186,17 @@ final class MoveFieldPlan {
   /** Carries the declaration, with its comments, to its new place. */
   private void land() {
     MemberRange range = field.range();
-    int end = trees.source().lineStart(range.end()) == range.end() ? ends(range) : range.end();
-    int start = firstSign(range);
+    int[] signs = range.signs(trees.source());
+    int start = signs[0];
+    int end = signs[1];
     List<Replacement> inside = new ArrayList<>();
     modifiers().ifPresent(inside::add);
     TypeNames types = names(target.trees());
     inside.addAll(new CodeElsewhere(trees, types, target.element(), true).edits(field.path()));
-    inside.addAll(docs(types, start, end));
+    DocsElsewhere docs =
+        new DocsElsewhere(
+            trees, types, owner.element(), target.element(), Map.of(field.key(), key));
+    inside.addAll(docs.edits(start, end));
     inside.removeIf(each -> each.start() < start || each.end() > end);
     for (Replacement named : edits.take(trees.path(), start, end)) {
       inside.removeIf(each -> each.start() < named.end() && named.start() <= each.start());
@@ -222,22 +227,6 @@ final class MoveFieldPlan {
     edits.add(trees.path(), Replacement.removal(gone[0], gone[1]));
   }
 
-  private int firstSign(MemberRange range) {
-    int start = range.start();
-    while (Character.isWhitespace(trees.source().text().charAt(start))) {
-      start++;
-    }
-    return start;
-  }
-
-  private int ends(MemberRange range) {
-    int end = range.end();
-    while (Character.isWhitespace(trees.source().text().charAt(end - 1))) {
-      end--;
-    }
-    return end;
-  }
-
   /** Who sees it, and what an interface says without saying it. */
   private Optional<Replacement> modifiers() {
     boolean from = owner.element().getKind().isInterface();
@@ -260,41 +249,5 @@ final class MoveFieldPlan {
     return from
         ? Optional.empty()
         : Modifiers.access(trees, field.tree().getModifiers(), field.range(), word);
-  }
-
-  /** The references of its comment, by the names that they have there. */
-  private List<Replacement> docs(TypeNames types, int start, int end) {
-    List<Replacement> docs = new ArrayList<>();
-    for (Use use : program.uses().within(trees.path(), start, end)) {
-      if (use.kind() != UseKind.DOC) {
-        continue;
-      }
-      int behind = DocReference.end(trees.source(), use.offset());
-      String said = trees.source().slice(use.offset(), behind);
-      String member = said.contains("#") ? said.substring(said.indexOf('#')) : "";
-      String word = said.substring(0, said.length() - member.length());
-      boolean itself = use.key().equals(field.key());
-      TypeElement type = word.isEmpty() ? owner.element() : type(use.key());
-      if (!itself && type == null) {
-        continue;
-      }
-      String known = itself ? "" : types.knownOrFull(type, target.element());
-      if (itself || !known.equals(word)) {
-        String to = itself ? key : use.key();
-        Written.Text text = Written.text("");
-        if (itself) {
-          text.here(UseKind.DOC, to, use.place());
-        } else {
-          text.hereStill(UseKind.DOC, to, use.place());
-        }
-        docs.add(Replacement.of(use.offset(), behind, text.text(known + member).done()));
-      }
-    }
-    return docs;
-  }
-
-  private TypeElement type(String symbol) {
-    String binary = symbol.replaceAll("^\\S+ ", "").replaceAll("[#(].*", "");
-    return program.elements().getTypeElement(binary.replace('$', '.'));
   }
 }

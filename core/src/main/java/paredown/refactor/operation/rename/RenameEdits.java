@@ -97,7 +97,7 @@ final class RenameEdits {
       if (use.kind() == UseKind.NAME) {
         name = use;
       } else if (use.kind() == UseKind.RECEIVER && !qualifier.isEmpty()) {
-        qualified(text, use, qualifier);
+        Shadows.write(text, use, qualifier);
       } else {
         text.hereStill(use.kind(), use.key(), use.place());
       }
@@ -110,14 +110,6 @@ final class RenameEdits {
       text.name(arguments.name(), arguments.newKey(name.key()), name.place());
     }
     edits.add(trees.path(), Replacement.of(offset, offset + old.length(), text.done()));
-  }
-
-  private static void qualified(Written.Text text, Use receiver, String qualifier) {
-    String binary = receiver.key().substring("type ".length());
-    if (!qualifier.equals("this")) {
-      text.name(qualifier, receiver.key()).text(".");
-    }
-    text.name("this", "this of " + binary, receiver.place()).text(".");
   }
 
   /** A Javadoc link says the member's name behind a sign. */

@@ -1,0 +1,109 @@
+package paredown.refactor.operation.superclass;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import paredown.UnusableRequest;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.code.Words;
+import paredown.refactor.plan.Arguments;
+import paredown.text.Listed;
+
+/**
+ * Extract superclass takes members that classes have in common up to the class that they extend:
+ * the one that they have, or a new one that is put between.
+ *
+ * @param classes the classes, in any form that one type of the project answers to; the members of
+ *     the first go up, and those of the others that say the same are gone
+ * @param members names of its fields, and of its methods, with parameter types where they are
+ *     overloaded
+ * @param name the simple name of a new superclass; empty where the one that they have gets the
+ *     members
+ * @param accepted the kinds of refusal that are accepted
+ */
+public record ExtractSuperclass(
+    List<String> classes, List<String> members, Optional<String> name, Set<RefusalKind> accepted)
+    implements Refactoring {
+
+  public ExtractSuperclass {
+    classes = List.copyOf(new LinkedHashSet<>(classes));
+    members = List.copyOf(new LinkedHashSet<>(members));
+    accepted = Set.copyOf(accepted);
+  }
+
+  /** The same under another name. */
+  public ExtractSuperclass named(String other) {
+    return new ExtractSuperclass(
+        classes, members, name.isEmpty() ? name : Optional.of(other), accepted);
+  }
+
+  /** The same where a kind of refusal is accepted, too. */
+  public ExtractSuperclass accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new LinkedHashSet<>(accepted);
+    more.add(kind);
+    return new ExtractSuperclass(classes, members, name, more);
+  }
+
+  @Override
+  public Optional<Steps> steps(Sources sources) {
+    requireArguments();
+    if (name.isEmpty()) {
+      return Optional.empty();
+    }
+    Words.requireClassName(name.get());
+    List<Refactoring> all = new ArrayList<>();
+    all.add(new NewParent(this));
+    all.add(new MoveUp(this));
+    String summary =
+        "%s stands above %s and has %s."
+            .formatted(name.get(), Listed.of(simpleNames()), Listed.of(members));
+    return Optional.of(new Steps(summary, all));
+  }
+
+  private void requireArguments() {
+    if (members.isEmpty()) {
+      throw new UnusableRequest(
+          "No members are named.", "Say which go up: --members register,waiting.");
+    }
+  }
+
+  List<String> simpleNames() {
+    return classes.stream().map(each -> each.substring(each.lastIndexOf('.') + 1)).toList();
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    requireArguments();
+    return new MoveUp(this).plan(sources, index);
+  }
+
+  /** The kinds of refusal that this operation can be told to accept. */
+  public static List<RefusalKind> acceptable() {
+    return List.of(
+        RefusalKind.MAPPED_FIELD,
+        RefusalKind.REFLECTED,
+        RefusalKind.SERIALIZED,
+        RefusalKind.NAMED_ELSEWHERE);
+  }
+
+  @Override
+  public String command() {
+    return "pare extract superclass %s --members %s%s%s"
+        .formatted(
+            Arguments.quoted(String.join(",", classes)),
+            Arguments.quoted(String.join(",", members)),
+            name.map(each -> " --name " + each).orElse(""),
+            Arguments.accepting(accepted));
+  }
+
+  @Override
+  public String says() {
+    return name.map(each -> "extract superclass " + each)
+        .orElseGet(() -> "move %s up".formatted(Listed.of(members)));
+  }
+}

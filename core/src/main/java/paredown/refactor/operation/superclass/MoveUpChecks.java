@@ -1,0 +1,378 @@
+package paredown.refactor.operation.superclass;
+
+import com.sun.source.tree.AnnotationTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.util.ElementFilter;
+import paredown.program.Below;
+import paredown.program.Program;
+import paredown.project.SourceFile;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Constants;
+import paredown.refactor.effect.CalmCalls;
+import paredown.refactor.flow.Shift;
+import paredown.refactor.startup.EarlyUses;
+import paredown.refactor.use.FieldDeclaration;
+import paredown.refactor.use.FieldOnlookers;
+import paredown.refactor.use.Leaving;
+import paredown.refactor.use.MemberUses;
+import paredown.refactor.use.OutsideNames;
+import paredown.refactor.use.Overruled;
+import paredown.refactor.use.OwnerClass;
+import paredown.refactor.use.ReflectionCheck;
+import paredown.refactor.use.Remarks;
+import paredown.refactor.use.Ties;
+
+/** What must hold before members of classes can stand in the one that they extend. */
+final class MoveUpChecks {
+  private final CommonMembers common;
+  private final List<MemberUses.MemberUse> uses;
+  private final Overruled overruled;
+  private final OwnerClass parent;
+  private final Program program;
+
+  MoveUpChecks(CommonMembers common, List<MemberUses.MemberUse> uses, Overruled overruled) {
+    this.common = common;
+    this.uses = uses;
+    this.overruled = overruled;
+    this.parent = common.parent();
+    this.program = parent.program();
+  }
+
+  /** The method of the class above that only announces one that goes up. */
+  static Optional<OwnerClass.Method> announced(CommonMembers common, OwnerClass.Method method) {
+    return common.parent().methods().stream()
+        .filter(each -> each.is(Modifier.ABSTRACT))
+        .filter(
+            each ->
+                common
+                    .parent()
+                    .program()
+                    .elements()
+                    .overrides(method.element(), each.element(), common.first().element()))
+        .findFirst();
+  }
+
+  void require() {
+    common.owners().forEach(this::requirePlain);
+    requireSameModule();
+    for (OwnerClass owner : common.owners()) {
+      Map<Element, String> gone = new LinkedHashMap<>();
+      for (OwnerClass.Field each : common.fields()) {
+        OwnerClass.Field own = common.of(owner, each);
+        FieldDeclaration.requireAlone(owner, own, "moved");
+        FieldOnlookers.requireNone(owner, own, overruled, "moved");
+        requireValue(owner, own);
+        gone.put(own.element(), own.key());
+      }
+      for (OwnerClass.Method each : common.methods()) {
+        OwnerClass.Method own = common.of(owner, each);
+        requireBody(owner, own);
+        requireUnremarked(owner, own);
+        requireQuietStart(owner, own);
+        gone.put(own.element(), own.key());
+      }
+      new ReflectionCheck(owner, gone).requireUnless(overruled);
+      OutsideNames.requireNone(
+          owner,
+          gone.keySet().stream().map(each -> each.getSimpleName().toString()).distinct().toList(),
+          overruled);
+      requireQuietAbove(owner);
+    }
+    requireFree();
+    requireAbstractable();
+  }
+
+  private static Refused refused(
+      RefusalKind kind, String member, String why, String advice, String place) {
+    return Refused.advising(kind, "%s cannot go up: %s.".formatted(member, why), advice, place);
+  }
+
+  private void requirePlain(OwnerClass owner) {
+    TypeElement type = owner.element();
+    boolean inner =
+        type.getNestingKind() != NestingKind.TOP_LEVEL
+            && !type.getModifiers().contains(Modifier.STATIC);
+    if (type.getKind() != ElementKind.CLASS || inner) {
+      throw refused(
+          inner ? RefusalKind.INNER_OBJECT : RefusalKind.NOT_A_CLASS,
+          "What " + owner.writtenName() + " has",
+          inner ? "its objects belong to one of the class around it" : "it is no plain class",
+          "",
+          owner.trees().place(owner.tree()));
+    }
+  }
+
+  private void requireSameModule() {
+    SourceFile home = file(parent);
+    for (OwnerClass owner : common.owners()) {
+      if (!file(owner).module().equals(home.module()) || file(owner).kind() != home.kind()) {
+        throw refused(
+            RefusalKind.SEVERAL_MODULES,
+            "What " + owner.writtenName() + " has",
+            parent.writtenName() + " is in another module of the build, or not beside it",
+            "Put a new class above them: --name NAME.",
+            owner.trees().place(owner.tree()));
+      }
+    }
+  }
+
+  private SourceFile file(OwnerClass owner) {
+    return program.sources().file(owner.trees().path()).orElseThrow();
+  }
+
+  /** A field must be able to have its value before the constructors of its class run. */
+  private void requireValue(OwnerClass owner, OwnerClass.Field field) {
+    Tree value = field.tree().getInitializer();
+    String place = owner.trees().place(field.tree());
+    if (value == null) {
+      if (field.is(Modifier.STATIC)) {
+        throw refused(
+            RefusalKind.STATIC_CONTEXT,
+            field.name(),
+            "each class has one of its own, and then there would be one for all",
+            "Leave it where it is.",
+            place);
+      }
+      return;
+    }
+    TreePath path = new TreePath(field.path(), value);
+    boolean constant = Constants.unknown(owner.trees(), path).isEmpty();
+    if (field.is(Modifier.STATIC) && !(constant && field.is(Modifier.FINAL))) {
+      throw refused(
+          RefusalKind.STATIC_CONTEXT,
+          field.name(),
+          "each class has one of its own, and then there would be one for all",
+          "Leave it where it is.",
+          place);
+    }
+    if (!constant && !Shift.isInert(program, new CalmCalls(program), path)) {
+      throw refused(
+          RefusalKind.INITIALISATION_ORDER,
+          field.name(),
+          "working its value out could show, and would be done before the constructors above",
+          "Give it its value in a method first.",
+          place);
+    }
+  }
+
+  private void requireBody(OwnerClass owner, OwnerClass.Method method) {
+    String place = owner.source().place(method.range().declaration());
+    if (method.tree().getBody() == null) {
+      throw refused(RefusalKind.NO_BODY, method.name(), "it has no body of its own", "", place);
+    }
+    if (Ties.isCalledByName(method.name())) {
+      throw refused(
+          RefusalKind.FIXED_NAME, method.name(), "the platform looks for it there", "", place);
+    }
+    if (method.is(Modifier.STATIC) && method.is(Modifier.SYNCHRONIZED)) {
+      throw refused(RefusalKind.LOCKED, method.name(), "it locks its class", "", place);
+    }
+  }
+
+  /** Annotations go up, too; what looks for them must find them with what a class inherits. */
+  private void requireUnremarked(OwnerClass owner, OwnerClass.Method method) {
+    TreePath modifiers = new TreePath(method.path(), method.tree().getModifiers());
+    for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
+      TreePath at = new TreePath(modifiers, annotation);
+      String type =
+          String.valueOf(owner.trees().element(new TreePath(at, annotation.getAnnotationType())));
+      boolean inherited = type.startsWith("org.junit.") || type.equals("java.lang.Override");
+      if (!inherited
+          && !Remarks.isRemark(owner, at)
+          && !overruled.overrules(RefusalKind.MAPPED_FIELD)) {
+        throw refused(
+            RefusalKind.MAPPED_FIELD,
+            method.name(),
+            RefusalKind.MAPPED_FIELD.why(),
+            "If that does not matter here, say --accept mapped-field.",
+            owner.trees().place(annotation));
+      }
+    }
+  }
+
+  /** A static method that others call would start another class than now. */
+  private void requireQuietStart(OwnerClass owner, OwnerClass.Method method) {
+    if (!method.is(Modifier.STATIC)) {
+      return;
+    }
+    for (MemberUses.MemberUse use : uses) {
+      boolean outside = use.key().equals(method.key()) && !use.file().equals(owner.trees().path());
+      if (outside) {
+        throw refused(
+            RefusalKind.STATIC_CONTEXT,
+            method.name(),
+            "another class calls it, and would start %s instead of %s"
+                .formatted(parent.writtenName(), owner.writtenName()),
+            "Move it there by itself first: pare move method --help.",
+            use.place());
+      }
+    }
+  }
+
+  /** What runs above before the object is ready must not come to what goes up. */
+  private void requireQuietAbove(OwnerClass owner) {
+    List<String> given =
+        common.fields().stream()
+            .filter(each -> !each.is(Modifier.STATIC))
+            .filter(each -> each.is(Modifier.FINAL) || each.tree().getInitializer() != null)
+            .map(each -> common.of(owner, each).name())
+            .toList();
+    if (!given.isEmpty()) {
+      try {
+        new EarlyUses(Leaving.of(owner, given, List.of()), null).requireQuietSuperclass();
+      } catch (Refused early) {
+        throw refused(
+                early.kind(),
+                given.get(0),
+                "a constructor above comes to it, and would find its value there already",
+                "Take what is called out of that constructor first.",
+                "")
+            .at(early.places());
+      }
+    }
+  }
+
+  /** Nothing above, nor beside, may have what goes up. */
+  private void requireFree() {
+    Set<TypeElement> own = new java.util.LinkedHashSet<>();
+    common.owners().forEach(each -> own.add(each.element()));
+    List<TypeElement> beside =
+        Below.of(program, List.of(parent.element())).stream()
+            .filter(each -> !own.contains(each))
+            .filter(each -> program.supertypes(each).stream().noneMatch(own::contains))
+            .toList();
+    List<TypeElement> above =
+        Stream.concat(Stream.of(parent.element()), program.supertypes(parent.element()).stream())
+            .toList();
+    for (OwnerClass.Field each : common.fields()) {
+      List<TypeElement> looked = new ArrayList<>(above);
+      looked.addAll(beside);
+      for (TypeElement type : looked) {
+        ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
+            .filter(other -> other.getSimpleName().contentEquals(each.name()))
+            .findFirst()
+            .ifPresent(other -> taken(each.name(), type, own));
+      }
+    }
+    for (OwnerClass.Method each : common.methods()) {
+      above.forEach(type -> requireFree(each, type, true, own));
+      beside.forEach(type -> requireFree(each, type, false, own));
+    }
+    for (OwnerClass.Method each : common.abstracted()) {
+      above.forEach(type -> requireFree(each, type, true, own));
+    }
+  }
+
+  private void requireFree(
+      OwnerClass.Method method, TypeElement type, boolean above, Set<TypeElement> own) {
+    String signature = signature(method.element());
+    for (ExecutableElement each : ElementFilter.methodsIn(type.getEnclosedElements())) {
+      boolean announced =
+          above
+              && (each.getModifiers().contains(Modifier.ABSTRACT) || type.getKind().isInterface())
+              && !method.is(Modifier.STATIC);
+      boolean hidden =
+          above && each.getModifiers().contains(Modifier.PRIVATE) && !type.equals(parent.element());
+      if (signature(each).equals(signature) && !announced && !hidden) {
+        taken(method.name(), type, own);
+      }
+    }
+  }
+
+  private String signature(ExecutableElement method) {
+    String key = program.symbols().key(method);
+    return key.substring(key.lastIndexOf('#'));
+  }
+
+  private void taken(String member, TypeElement type, Set<TypeElement> own) {
+    boolean beside =
+        !type.equals(parent.element())
+            && !type.getKind().isInterface()
+            && program.supertypes(type).contains(parent.element());
+    throw Refused.advising(
+        RefusalKind.NAME_TAKEN,
+        "%s cannot go up: %s has one of that name.".formatted(member, type.getSimpleName()),
+        beside
+            ? "If it says the same, name that class, too; else rename one of them first:"
+                + " pare rename --help."
+            : "Rename one of them first: pare rename --help.",
+        place(type));
+  }
+
+  private String place(TypeElement type) {
+    TreePath path = program.trees().getPath(type);
+    return path == null
+        ? parent.trees().place(parent.tree())
+        : program
+            .unit(path)
+            .map(unit -> new paredown.refactor.code.UnitTrees(program, unit).place(path.getLeaf()))
+            .orElse(parent.trees().place(parent.tree()));
+  }
+
+  /** What becomes abstract above must be in every class below. */
+  private void requireAbstractable() {
+    if (common.abstracted().isEmpty()) {
+      return;
+    }
+    OwnerClass.Method needed = common.abstracted().get(0);
+    Set<TypeElement> own = new java.util.LinkedHashSet<>();
+    common.owners().forEach(each -> own.add(each.element()));
+    Optional<TypeElement> lacking =
+        Below.of(program, List.of(parent.element())).stream()
+            .filter(each -> !own.contains(each))
+            .filter(each -> program.supertypes(each).stream().noneMatch(own::contains))
+            .filter(each -> !each.getModifiers().contains(Modifier.ABSTRACT))
+            .findFirst();
+    boolean isAbstract = parent.element().getModifiers().contains(Modifier.ABSTRACT);
+    if (!isAbstract || lacking.isPresent()) {
+      throw Refused.advising(
+          RefusalKind.DIFFERS,
+          "%s, which they need, cannot be abstract in %s: %s."
+              .formatted(
+                  needed.name(),
+                  parent.writtenName(),
+                  lacking
+                      .map(each -> each.getSimpleName() + " has none")
+                      .orElse("it has objects of its own")),
+          "Put a new class between: --name NAME.",
+          common.first().source().place(needed.range().declaration()));
+    }
+    boolean hidden =
+        common.owners().stream()
+            .anyMatch(
+                owner ->
+                    common.abstracted().stream().anyMatch(each -> isPrivateAbove(owner, each)));
+    if (hidden) {
+      throw Refused.advising(
+          RefusalKind.DISPATCH,
+          "%s, which they need, is private, and a class below has one of that name."
+              .formatted(needed.name()),
+          "Rename one of them first: pare rename --help.",
+          common.first().source().place(needed.range().declaration()));
+    }
+  }
+
+  /** Whether a class has a method privately, and one below it has one of that name. */
+  private boolean isPrivateAbove(OwnerClass owner, OwnerClass.Method needed) {
+    OwnerClass.Method own = common.of(owner, needed);
+    return own.is(Modifier.PRIVATE)
+        && Below.of(program, List.of(owner.element())).stream()
+            .flatMap(type -> ElementFilter.methodsIn(type.getEnclosedElements()).stream())
+            .anyMatch(other -> signature(other).equals(signature(own.element())));
+  }
+}

@@ -1,0 +1,2 @@
+/** The operation that takes what classes have in common up to a superclass. */
+package paredown.refactor.operation.superclass;
