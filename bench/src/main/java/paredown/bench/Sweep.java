@@ -64,6 +64,7 @@ public final class Sweep {
               "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT)),
           Map.entry("rename", RenameSites::new),
           Map.entry("parameter-object", ParameterObjectSites::new),
+          Map.entry("superclass", SuperclassSites::new),
           Map.entry("order-members", OrderSites::new));
 
   private final Sites sites;

@@ -12,6 +12,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.inlineclass.InlineClass;
+import paredown.refactor.operation.superclass.ExtractSuperclass;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;
@@ -173,7 +174,10 @@ final class WhyText {
 
   /** What a user may choose. */
   private static String choice(Refactoring refactoring) {
-    return refactoring instanceof InlineClass
+    boolean nameless =
+        refactoring instanceof InlineClass
+            || refactoring instanceof ExtractSuperclass up && up.name().isEmpty();
+    return nameless
         ? ""
         : " (choose %s name with --name)"
             .formatted(refactoring instanceof ExtractClass ? "the" : "another");

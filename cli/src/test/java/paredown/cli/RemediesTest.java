@@ -39,6 +39,53 @@ class RemediesTest extends FerryWithAnEnviousMethod {
     assertTrue(preview.contains("+  private int weigh(int[] all, int sum) {"), preview);
   }
 
+  private static String list(String type, String word) {
+    return """
+        package ferry;
+
+        import java.util.ArrayList;
+        import java.util.List;
+
+        class %1$sList {
+          private final List<String> %2$s = new ArrayList<>();
+          private final int places;
+
+          %1$sList(int places) {
+            this.places = places;
+          }
+
+          boolean register(String name) {
+            if (name.isBlank() || %2$s.contains(name)) {
+              return false;
+            }
+            %2$s.add(name);
+            return %2$s.size() <= places;
+          }
+
+          List<String> waiting() {
+            if (%2$s.size() <= places) {
+              return List.of();
+            }
+            return List.copyOf(%2$s.subList(places, %2$s.size()));
+          }
+        }
+        """
+        .formatted(type, word);
+  }
+
+  @Test
+  void putsAClassAboveTwoOfAKindThatRepeatEachOther() throws IOException {
+    ferry.with("src/ferry/CrewList.java", list("Crew", "hands"));
+    ferry.with("src/ferry/GuestList.java", list("Guest", "guests"));
+    String why = Ran.pare(folder, "why", "dup").exits(0).out();
+    assertTrue(why.contains("extract superclass CommonList (choose another name"), why);
+    assertTrue(why.contains("-> gone, classes that say it 2 -> 1"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id, "--name", "Waitlist").exits(0).out();
+    assertTrue(preview.contains("+    super(places);"), preview);
+    assertTrue(preview.contains("+abstract class Waitlist {"), preview);
+  }
+
   @Test
   void takesAPartThatEnviesAnotherClassThereInOneStep() throws IOException {
     ferry.with(

@@ -26,11 +26,13 @@ import paredown.text.NameWords;
 public final class Candidates {
   private final Finding finding;
   private final TypeFact type;
+  private final Map<String, TypeFact> types;
   private final Set<String> taken;
 
-  private Candidates(Finding finding, TypeFact type, Set<String> taken) {
+  private Candidates(Finding finding, Map<String, TypeFact> types, Set<String> taken) {
     this.finding = finding;
-    this.type = type;
+    this.types = types;
+    this.type = types.get(finding.type());
     this.taken = new HashSet<>(taken);
   }
 
@@ -41,7 +43,7 @@ public final class Candidates {
         facts.types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
     Map<String, List<Candidate>> found = new LinkedHashMap<>();
     for (Finding finding : findings) {
-      Candidates candidates = new Candidates(finding, types.get(finding.type()), taken);
+      Candidates candidates = new Candidates(finding, types, taken);
       found.put(
           finding.id(),
           finding.smell() == Smell.LONG_METHOD
@@ -265,11 +267,12 @@ public final class Candidates {
     finding.evidence().rows().stream()
         .filter(each -> each.file().equals(finding.range().file()))
         .forEach(each -> rows.putIfAbsent(each.line(), each));
-    return rows.values().stream()
+    List<Candidate> found = new ArrayList<>(SharedAbove.of(finding, types, taken));
+    rows.values().stream()
         .limit(TRIED)
         .flatMap(row -> runs(row).stream())
-        .map(run -> oneForAll(run, which))
-        .toList();
+        .forEach(run -> found.add(oneForAll(run, which)));
+    return found;
   }
 
   /** What stands in a place, and where that can be no method, the part of it that can. */

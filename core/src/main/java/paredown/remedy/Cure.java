@@ -8,6 +8,7 @@ import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
+import paredown.refactor.operation.superclass.ExtractSuperclass;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
 public sealed interface Cure {
@@ -123,6 +124,22 @@ public sealed interface Cure {
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
       return Optional.empty();
+    }
+  }
+
+  /** A superclass that has what classes have in common. */
+  record Above(ExtractSuperclass refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return new Above(refactoring.named(name), effect);
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.of(kind)
+          .filter(ExtractSuperclass.acceptable()::contains)
+          .filter(each -> !refactoring.accepted().contains(each))
+          .map(each -> new Above(refactoring.accepting(each), effect));
     }
   }
 

@@ -53,6 +53,7 @@ public final class Differential {
     return switch (operation) {
       case "inline-class" -> RandomLazy.files(random);
       case "parameter-object" -> RandomClump.files(random);
+      case "superclass" -> RandomSiblings.files(random);
       default -> RandomBody.files(random);
     };
   }

@@ -38,6 +38,7 @@ interface Draw {
                 "rename-type",
                 Draw::renameType));
     all.put("parameter-object", (program, random) -> parameterObject(program.files(), random));
+    all.put("superclass", (program, random) -> superclass(program.files(), random));
     all.put("extract-field", (program, random) -> extractField(program.files(), random));
     return all;
   }
@@ -56,6 +57,8 @@ interface Draw {
               Draw::extractField,
               "parameter-object",
               Draw::parameterObject,
+              "superclass",
+              Draw::superclass,
               "inline-method",
               Draw::inlineMethod,
               "inline-class",
@@ -195,6 +198,22 @@ interface Draw {
     String parameters = one(List.of("from,name,until", "from,name,until", "name,until"), random);
     return "extract parameter-object %s --parameters %s --name Stay%s"
         .formatted(method, parameters, random.nextInt(2) == 0 ? " --everywhere" : "");
+  }
+
+  /** Some of what two classes have in common, or what one has. */
+  private static String superclass(Map<String, String> files, Random random) {
+    String classes = one(List.of("One,Two", "One,Two", "One,Two", "Two,One", "One", "Two"), random);
+    List<String> members =
+        some(
+            List.of("step", "total", "said", "help", "held", "LIMIT"),
+            1 + random.nextInt(3),
+            random);
+    boolean above = files.getOrDefault("One.java", "").contains("extends");
+    return "extract superclass %s --members %s%s"
+        .formatted(
+            classes,
+            String.join(";", members),
+            above && random.nextBoolean() ? "" : " --name Between");
   }
 
   /** What looks like an expression, or a line that declares a variable with a value. */

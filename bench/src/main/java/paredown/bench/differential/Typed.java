@@ -19,6 +19,7 @@ import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
+import paredown.refactor.operation.superclass.ExtractSuperclass;
 
 /** A typed command as the operation that it asks for. */
 final class Typed {
@@ -67,6 +68,10 @@ final class Typed {
           list("--parameters"),
           option("--name").orElseThrow(),
           words.contains("--everywhere"));
+    }
+    if (words.get(0).equals("extract") && words.get(1).equals("superclass")) {
+      return new ExtractSuperclass(
+          List.of(words.get(2).split(",")), list("--members"), option("--name"), accepted);
     }
     if (words.get(0).equals("extract") && !words.get(1).equals("class")) {
       return new ExtractVariable(

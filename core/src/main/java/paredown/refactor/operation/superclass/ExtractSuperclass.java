@@ -104,6 +104,6 @@ public record ExtractSuperclass(
   @Override
   public String says() {
     return name.map(each -> "extract superclass " + each)
-        .orElseGet(() -> "move %s up".formatted(Listed.of(members)));
+        .orElseGet(() -> "move %s up to the superclass".formatted(Listed.of(members)));
   }
 }

@@ -3,8 +3,8 @@ package paredown.refactor.operation.superclass;
 import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -249,7 +249,7 @@ final class MoveUpChecks {
 
   /** Nothing above, nor beside, may have what goes up. */
   private void requireFree() {
-    Set<TypeElement> own = new java.util.LinkedHashSet<>();
+    Set<TypeElement> own = new LinkedHashSet<>();
     common.owners().forEach(each -> own.add(each.element()));
     List<TypeElement> beside =
         Below.of(program, List.of(parent.element())).stream()
@@ -260,21 +260,41 @@ final class MoveUpChecks {
         Stream.concat(Stream.of(parent.element()), program.supertypes(parent.element()).stream())
             .toList();
     for (OwnerClass.Field each : common.fields()) {
-      List<TypeElement> looked = new ArrayList<>(above);
-      looked.addAll(beside);
-      for (TypeElement type : looked) {
+      for (TypeElement type : above) {
         ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
             .filter(other -> other.getSimpleName().contentEquals(each.name()))
             .findFirst()
             .ifPresent(other -> taken(each.name(), type, own));
       }
     }
+    requireNoInterface(own);
     for (OwnerClass.Method each : common.methods()) {
       above.forEach(type -> requireFree(each, type, true, own));
       beside.forEach(type -> requireFree(each, type, false, own));
     }
     for (OwnerClass.Method each : common.abstracted()) {
       above.forEach(type -> requireFree(each, type, true, own));
+    }
+  }
+
+  /** A field that a class would inherit from two sides means neither. */
+  private void requireNoInterface(Set<TypeElement> own) {
+    Set<TypeElement> below = new LinkedHashSet<>(own);
+    below.addAll(Below.of(program, List.of(parent.element())));
+    for (TypeElement type : below) {
+      for (TypeElement above : program.supertypes(type)) {
+        if (!above.getKind().isInterface()) {
+          continue;
+        }
+        for (OwnerClass.Field each : common.fields()) {
+          boolean taken =
+              ElementFilter.fieldsIn(above.getEnclosedElements()).stream()
+                  .anyMatch(other -> other.getSimpleName().contentEquals(each.name()));
+          if (taken) {
+            taken(each.name(), above, own);
+          }
+        }
+      }
     }
   }
 
@@ -330,7 +350,7 @@ final class MoveUpChecks {
       return;
     }
     OwnerClass.Method needed = common.abstracted().get(0);
-    Set<TypeElement> own = new java.util.LinkedHashSet<>();
+    Set<TypeElement> own = new LinkedHashSet<>();
     common.owners().forEach(each -> own.add(each.element()));
     Optional<TypeElement> lacking =
         Below.of(program, List.of(parent.element())).stream()

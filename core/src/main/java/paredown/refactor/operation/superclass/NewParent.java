@@ -36,6 +36,7 @@ import paredown.refactor.Refused;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.WritableType;
@@ -99,6 +100,7 @@ record NewParent(ExtractSuperclass whole) implements Step {
     Change change() {
       owners.forEach(this::requirePlain);
       requireFree();
+      requireUnknown();
       owners.forEach(this::header);
       owners.forEach(this::constructors);
       NewFileHead head = new NewFileHead(first, home);
@@ -189,6 +191,32 @@ record NewParent(ExtractSuperclass whole) implements Step {
             "Choose another with --name.",
             first.trees().place(first.tree()));
       }
+    }
+
+    /** A class of the package takes the name from one that its files import. */
+    private void requireUnknown() {
+      program
+          .uses()
+          .all()
+          .filter(use -> use.kind() == UseKind.NAME && use.key().startsWith("type "))
+          .filter(use -> use.key().matches(".*[.$ ]" + name))
+          .filter(this::isNamedAlone)
+          .findFirst()
+          .ifPresent(
+              use -> {
+                throw Refused.advising(
+                    RefusalKind.NAME_TAKEN,
+                    "%s means another class there.".formatted(name),
+                    "Choose another with --name.",
+                    program.unit(use.file()).orElseThrow().source().place(use.offset()));
+              });
+    }
+
+    private boolean isNamedAlone(Use use) {
+      UnitTrees trees = new UnitTrees(program, program.unit(use.file()).orElseThrow());
+      return trees.packageName().equals(home)
+          && trees.source().text().startsWith(name, use.offset())
+          && (use.offset() == 0 || trees.source().text().charAt(use.offset() - 1) != '.');
     }
 
     /** Says in the head of a class that it extends the new one. */

@@ -1,0 +1,123 @@
+package paredown.remedy;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import paredown.facts.MethodFact;
+import paredown.facts.Span;
+import paredown.facts.TypeFact;
+import paredown.refactor.operation.superclass.ExtractSuperclass;
+import paredown.smell.Finding;
+import paredown.text.NameWords;
+
+/**
+ * What classes that repeat each other could have in the class that they extend, or in a new one.
+ */
+final class SharedAbove {
+  private final Finding finding;
+  private final List<TypeFact> types;
+  private final Set<String> taken;
+  private final Set<String> known;
+
+  private SharedAbove(Finding finding, List<TypeFact> types, Set<String> taken, Set<String> known) {
+    this.finding = finding;
+    this.types = types;
+    this.taken = taken;
+    this.known = known;
+  }
+
+  /**
+   * The candidates for a duplicate; empty where its places are not whole methods of siblings.
+   *
+   * @param all the types of the project by name
+   * @param taken simple names of types
+   */
+  static List<Candidate> of(Finding finding, Map<String, TypeFact> all, Set<String> taken) {
+    Set<String> names = new LinkedHashSet<>(List.of(finding.type()));
+    finding.identity().forEach(each -> names.add(each.replaceAll("#.*", "")));
+    List<TypeFact> types =
+        names.stream().flatMap(name -> Optional.ofNullable(all.get(name)).stream()).toList();
+    boolean siblings =
+        types.size() > 1
+            && types.stream().allMatch(each -> each.kind() == TypeFact.Kind.CLASS)
+            && types.stream().map(TypeFact::superclass).distinct().count() == 1;
+    return siblings ? new SharedAbove(finding, types, taken, all.keySet()).candidates() : List.of();
+  }
+
+  private List<Candidate> candidates() {
+    List<String> members = new ArrayList<>();
+    for (String signature : finding.members()) {
+      boolean all =
+          types.stream().allMatch(type -> isAlike(type.method(signature), signature))
+              && !members.contains(signature);
+      if (all) {
+        members.add(signature);
+      }
+    }
+    boolean above = known.contains(types.get(0).superclass());
+    Optional<String> name = above ? Optional.empty() : name();
+    if (members.isEmpty() || !above && name.isEmpty()) {
+      return List.of();
+    }
+    ExtractSuperclass extract =
+        new ExtractSuperclass(
+            types.stream().map(TypeFact::name).toList(),
+            members.stream().map(this::selector).toList(),
+            name,
+            Set.of());
+    Effect effect =
+        new Effect(
+            List.of(new Effect.Figure("classes that say it", types.size(), 1)),
+            above ? List.of() : List.of("1 class more"));
+    return List.of(new Candidate(finding.id(), new Cure.Above(extract, effect)));
+  }
+
+  private boolean isAlike(Optional<MethodFact> method, String signature) {
+    Optional<MethodFact> first = types.get(0).method(signature);
+    return method.isPresent()
+        && first.isPresent()
+        && !method.get().isConstructor()
+        && !method.get().isStatic()
+        && wording(method.get()).equals(wording(first.get()));
+  }
+
+  private static List<Long> wording(MethodFact method) {
+    return method.body().spans().stream().map(Span::wording).map(each -> each.hash()).toList();
+  }
+
+  /** A method by its name, where no other has it. */
+  private String selector(String signature) {
+    String name = signature.replaceAll("\\(.*", "");
+    boolean alone =
+        types.stream()
+            .allMatch(
+                type ->
+                    type.field(name).isEmpty()
+                        && type.methods().stream().filter(each -> each.name().equals(name)).count()
+                            == 1);
+    return alone ? name : signature.replace(" ", "");
+  }
+
+  /**
+   * A name after the last word that all of them end with; empty where they have none in common, so
+   * that it is not plain that they are of a kind.
+   */
+  private Optional<String> name() {
+    Map<String, Integer> last = new LinkedHashMap<>();
+    for (TypeFact type : types) {
+      List<String> words = NameWords.of(type.simpleName());
+      last.merge(words.get(words.size() - 1), 1, Integer::sum);
+    }
+    if (last.size() > 1) {
+      return Optional.empty();
+    }
+    String word = NameWords.capitalised(last.keySet().iterator().next());
+    return List.of("Common" + word, word + "Base").stream()
+        .filter(each -> !taken.contains(each))
+        .findFirst();
+  }
+}
