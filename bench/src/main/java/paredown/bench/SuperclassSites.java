@@ -43,7 +43,7 @@ final class SuperclassSites implements Sites {
           boolean sibling =
               other.name().compareTo(type.name()) > 0
                   && other.superclass().equals(type.superclass())
-                  && other.method(method.signature()).isPresent();
+                  && isAlike(other.method(method.signature()), method);
           if (sibling && above) {
             sites.add(site(callers, List.of(type, other), method, "siblings", null));
           }
@@ -51,6 +51,14 @@ final class SuperclassSites implements Sites {
       }
     }
     return sites;
+  }
+
+  private static boolean isAlike(Optional<MethodFact> other, MethodFact method) {
+    return other.isPresent() && wording(other.get()).equals(wording(method));
+  }
+
+  private static List<Long> wording(MethodFact method) {
+    return method.body().spans().stream().map(span -> span.wording().hash()).toList();
   }
 
   private static Site site(

@@ -54,7 +54,7 @@ final class ExtractSuperclassCommand extends ChangeCommand {
       split = ",",
       description =
           "Refusals to overrule, since you know better: mapped-field, reflected, serialized,"
-              + " named-elsewhere.")
+              + " started-earlier, named-elsewhere.")
   private List<String> accepted = List.of();
 
   @Override

@@ -126,9 +126,12 @@ final class BindingsKept {
     return name.isEmpty() || !expected(name.get(), use, run).equals(name.get().key());
   }
 
-  /** The type of an instance that moved is another, as its key has told already. */
+  /**
+   * The type of an instance that moved is another, as its key has told already; and what is asked
+   * of {@code super} is looked at by itself, be there another class between.
+   */
   private static boolean isSelf(Use use) {
-    return use.key().startsWith("this of ");
+    return use.key().startsWith("this of ") || use.key().startsWith("super of ");
   }
 
   private boolean isAskedOfSelf(Use was, Self self) {

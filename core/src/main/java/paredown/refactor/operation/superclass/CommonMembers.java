@@ -182,6 +182,11 @@ final class CommonMembers {
     }
   }
 
+  /** Whether a method overrides one of the parent, or above it. */
+  boolean isKnownAbove(OwnerClass.Method method) {
+    return above(method.element()).isPresent();
+  }
+
   /** The method of the parent, or above it, that is asked for in the place of one of its own. */
   private Optional<ExecutableElement> above(ExecutableElement method) {
     if (method.getModifiers().contains(Modifier.STATIC)) {

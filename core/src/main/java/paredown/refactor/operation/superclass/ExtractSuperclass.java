@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import paredown.UnusableRequest;
+import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
@@ -82,12 +83,18 @@ public record ExtractSuperclass(
     return new MoveUp(this).plan(sources, index);
   }
 
+  @Override
+  public void explain(Verdict verdict) {
+    new MoveUp(this).explain(verdict);
+  }
+
   /** The kinds of refusal that this operation can be told to accept. */
   public static List<RefusalKind> acceptable() {
     return List.of(
         RefusalKind.MAPPED_FIELD,
         RefusalKind.REFLECTED,
         RefusalKind.SERIALIZED,
+        RefusalKind.STARTED_EARLIER,
         RefusalKind.NAMED_ELSEWHERE);
   }
 

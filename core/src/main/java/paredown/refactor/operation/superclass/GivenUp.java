@@ -115,7 +115,7 @@ record GivenUp(
       AssignmentTree assignment = (AssignmentTree) ((ExpressionStatementTree) each).getExpression();
       TreePath value =
           new TreePath(new TreePath(statement, assignment), assignment.getExpression());
-      requireFree(common, owner, constructor, set, value);
+      requireFree(common, owner, constructor, set, value, before);
       requireQuiet(common, owner, set, before);
       given.put(set, new Setting(statement, value));
     }
@@ -124,6 +124,20 @@ record GivenUp(
         throw refused(
             common, field, "a constructor sets it in another way", owner, constructor.path());
       }
+    }
+    Program program = owner.program();
+    List<TreePath> worked =
+        given.values().stream()
+            .map(Setting::value)
+            .filter(each -> !isInert(program, each))
+            .toList();
+    if (!isInOrder(common, given, worked)) {
+      throw refused(
+          common,
+          fields(common).get(0),
+          "the fields are set in another order than they are declared in",
+          owner,
+          constructor.path());
     }
     if (called == null) {
       called = withoutArguments(common);
@@ -164,13 +178,17 @@ record GivenUp(
         .orElse(null);
   }
 
-  /** What a field gets must be what the constructor was given, or a value that nothing changes. */
+  /**
+   * What a field gets must be what the constructor was given, or a value that nothing changes;
+   * anything else only where nothing has run before.
+   */
   private static void requireFree(
       CommonMembers common,
       OwnerClass owner,
       OwnerClass.Method constructor,
       OwnerClass.Field field,
-      TreePath value) {
+      TreePath value,
+      List<TreePath> before) {
     UnitTrees trees = owner.trees();
     Program program = owner.program();
     Set<Element> written =
@@ -188,13 +206,33 @@ record GivenUp(
         wanted.getKind().isPrimitive()
             ? program.types().isSameType(type, wanted)
             : !type.getKind().isPrimitive() && program.types().isSubtype(type, wanted);
+    boolean first =
+        doesNothing(common.parent()) && before.stream().allMatch(each -> isInert(program, each));
     boolean plain =
         trees.element(value) != null && trees.element(value).getKind() == ElementKind.PARAMETER
-            || Shift.isInert(program, new CalmCalls(program), value)
-                && CodeElsewhere.instance(trees, value).isEmpty();
+            || (first || isInert(program, value)) && CodeElsewhere.instance(trees, value).isEmpty();
     if (!parameters || !fits || !plain) {
       throw refused(common, field, "its value is worked out in a constructor", owner, value);
     }
+  }
+
+  private static boolean isInert(Program program, TreePath code) {
+    return Shift.isInert(program, new CalmCalls(program), code);
+  }
+
+  /** Whether making an object of a class does nothing so far. */
+  private static boolean doesNothing(OwnerClass type) {
+    return type.constructors().isEmpty()
+        && type.fields().isEmpty()
+        && type.initialisers().isEmpty()
+        && type.element().getSuperclass().toString().equals("java.lang.Object");
+  }
+
+  /** Whether the values are given in the order in which the fields are set. */
+  private static boolean isInOrder(
+      CommonMembers common, Map<OwnerClass.Field, Setting> given, List<TreePath> values) {
+    List<OwnerClass.Field> order = new ArrayList<>(given.keySet());
+    return values.isEmpty() || order.equals(fields(common));
   }
 
   private static Set<Element> locals(UnitTrees trees, TreePath code) {

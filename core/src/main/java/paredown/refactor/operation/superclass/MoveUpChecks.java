@@ -23,9 +23,11 @@ import paredown.project.SourceFile;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Constants;
+import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
 import paredown.refactor.startup.EarlyUses;
+import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.FieldOnlookers;
 import paredown.refactor.use.Leaving;
@@ -83,9 +85,9 @@ final class MoveUpChecks {
         OwnerClass.Method own = common.of(owner, each);
         requireBody(owner, own);
         requireUnremarked(owner, own);
-        requireQuietStart(owner, own);
         gone.put(own.element(), own.key());
       }
+      requireQuietStart(owner);
       new ReflectionCheck(owner, gone).requireUnless(overruled);
       OutsideNames.requireNone(
           owner,
@@ -139,34 +141,38 @@ final class MoveUpChecks {
   private void requireValue(OwnerClass owner, OwnerClass.Field field) {
     Tree value = field.tree().getInitializer();
     String place = owner.trees().place(field.tree());
-    if (value == null) {
-      if (field.is(Modifier.STATIC)) {
-        throw refused(
-            RefusalKind.STATIC_CONTEXT,
-            field.name(),
-            "each class has one of its own, and then there would be one for all",
-            "Leave it where it is.",
-            place);
-      }
-      return;
+    TreePath path = value == null ? null : new TreePath(field.path(), value);
+    boolean constant = value != null && Constants.unknown(owner.trees(), path).isEmpty();
+    if (field.is(Modifier.STATIC)) {
+      requireShared(owner, field, constant);
     }
-    TreePath path = new TreePath(field.path(), value);
-    boolean constant = Constants.unknown(owner.trees(), path).isEmpty();
-    if (field.is(Modifier.STATIC) && !(constant && field.is(Modifier.FINAL))) {
-      throw refused(
-          RefusalKind.STATIC_CONTEXT,
-          field.name(),
-          "each class has one of its own, and then there would be one for all",
-          "Leave it where it is.",
-          place);
-    }
-    if (!constant && !Shift.isInert(program, new CalmCalls(program), path)) {
+    if (value != null && !constant && !Shift.isInert(program, new CalmCalls(program), path)) {
       throw refused(
           RefusalKind.INITIALISATION_ORDER,
           field.name(),
           "working its value out could show, and would be done before the constructors above",
           "Give it its value in a method first.",
           place);
+    }
+  }
+
+  /** A static field that several classes have becomes one, which only equal values may. */
+  private void requireShared(OwnerClass owner, OwnerClass.Field field, boolean constant) {
+    if (constant && field.is(Modifier.FINAL)) {
+      return;
+    }
+    boolean set =
+        owner.initialisers().stream()
+            .anyMatch(each -> Writes.in(program, each.path()).contains(field.element()));
+    if (!common.siblings().isEmpty() || set) {
+      throw refused(
+          RefusalKind.STATIC_CONTEXT,
+          field.name(),
+          set
+              ? "its class sets it when it starts"
+              : "each class has one of its own, and then there would be one for all",
+          "Leave it where it is.",
+          owner.trees().place(field.tree()));
     }
   }
 
@@ -205,21 +211,19 @@ final class MoveUpChecks {
     }
   }
 
-  /** A static method that others call would start another class than now. */
-  private void requireQuietStart(OwnerClass owner, OwnerClass.Method method) {
-    if (!method.is(Modifier.STATIC)) {
-      return;
-    }
+  /** A static member that others ask for would start another class than now. */
+  private void requireQuietStart(OwnerClass owner) {
     for (MemberUses.MemberUse use : uses) {
-      boolean outside = use.key().equals(method.key()) && !use.file().equals(owner.trees().path());
+      boolean outside =
+          !use.file().equals(owner.trees().path())
+              && use.trees().element(use.path()).getModifiers().contains(Modifier.STATIC)
+              && owner.element().equals(use.trees().element(use.path()).getEnclosingElement());
       if (outside) {
-        throw refused(
-            RefusalKind.STATIC_CONTEXT,
-            method.name(),
-            "another class calls it, and would start %s instead of %s"
-                .formatted(parent.writtenName(), owner.writtenName()),
-            "Move it there by itself first: pare move method --help.",
-            use.place());
+        StaticStart.require(
+            parent,
+            owner,
+            "%s cannot go up".formatted(use.trees().element(use.path()).getSimpleName()),
+            overruled.overrules(RefusalKind.STARTED_EARLIER));
       }
     }
   }
@@ -270,7 +274,10 @@ final class MoveUpChecks {
     requireNoInterface(own);
     for (OwnerClass.Method each : common.methods()) {
       above.forEach(type -> requireFree(each, type, true, own));
-      beside.forEach(type -> requireFree(each, type, false, own));
+      if (!common.isKnownAbove(each)) {
+        // What overrides a method already goes on doing that.
+        beside.forEach(type -> requireFree(each, type, false, own));
+      }
     }
     for (OwnerClass.Method each : common.abstracted()) {
       above.forEach(type -> requireFree(each, type, true, own));

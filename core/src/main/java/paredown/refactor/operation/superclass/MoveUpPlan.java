@@ -26,7 +26,6 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.effect.Overriders;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.Shadows;
-import paredown.refactor.name.StaticImports;
 import paredown.refactor.name.Widening;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -79,7 +78,6 @@ final class MoveUpPlan {
     common.abstracted().forEach(each -> overriding(each, seen.of(each.key())));
     widening.collect(null, edits::add);
     for (OwnerClass owner : common.owners()) {
-      StaticImports.remove(owner, elements(owner), edits::add);
       OnlookersFromOutside.assume(owner, List.copyOf(common.names()));
       parent.assumptions().addAll(owner.assumptions().all());
     }
@@ -130,13 +128,6 @@ final class MoveUpPlan {
     common.fields().forEach(each -> moved.add(each.name()));
     common.methods().forEach(each -> moved.add(each.name()));
     return moved;
-  }
-
-  private List<Element> elements(OwnerClass owner) {
-    List<Element> all = new ArrayList<>();
-    fields(owner).forEach(each -> all.add(each.element()));
-    methods(owner).forEach(each -> all.add(each.element()));
-    return all;
   }
 
   private List<OwnerClass.Field> fields(OwnerClass owner) {
