@@ -13,7 +13,8 @@ import paredown.program.Sources;
 import paredown.refactor.operation.movetype.MoveType;
 
 /**
- * Every top-level type of a library and of its tests, to a new package and to one that is there.
+ * Every top-level type of a library and of its tests, to a new package and to one that is there;
+ * and every nested one, out of the type around it.
  */
 final class MoveTypeSites implements Sites {
   @Override
@@ -29,6 +30,12 @@ final class MoveTypeSites implements Sites {
       String other = packages.get(random.nextInt(packages.size()));
       if (!other.equals(home)) {
         sites.add(site("there", type, other));
+      }
+    }
+    for (DeclaredType type : index.types()) {
+      if (type.depth() == 1) {
+        String home = index.packageOf(type.file());
+        sites.add(site("out", type, random.nextInt(4) == 0 ? home + ".apart" : home));
       }
     }
     return sites;

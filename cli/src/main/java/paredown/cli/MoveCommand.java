@@ -184,7 +184,8 @@ final class MoveCommand extends PareCommand {
       description = {
         "Takes a class, interface, enum, record or annotation with its file to another package of",
         "the same source folder. Imports, whole names and Javadoc follow; what the two packages",
-        "need of each other becomes public."
+        "need of each other becomes public. A type within another gets a file of its own: its own",
+        "package with --to takes it out of the type around it, another takes it on."
       },
       footer = {
         "",

@@ -45,7 +45,7 @@ public final class Symbols {
   /** The text of a type, as types are compared between two runs of the compiler. */
   public String text(TypeMirror type) {
     String plain = ANNOTATION.matcher(type.toString()).replaceAll("");
-    return aliases.in(CAPTURE.matcher(plain).replaceAll("capture of "));
+    return aliases.inCanonical(CAPTURE.matcher(plain).replaceAll("capture of "));
   }
 
   /** The text that stands for a place inside a key. */
@@ -145,14 +145,14 @@ public final class Symbols {
       return place;
     }
     if (type.getEnclosingElement() instanceof TypeElement outer) {
-      return aliases.in(binary(outer) + "$" + type.getSimpleName());
+      return aliases.ofBinary(binary(outer) + "$" + type.getSimpleName());
     }
-    return aliases.in(elements.getBinaryName(type).toString());
+    return aliases.ofBinary(elements.getBinaryName(type).toString());
   }
 
   List<String> erasedParameters(ExecutableElement method) {
     return method.getParameters().stream()
-        .map(parameter -> aliases.in(types.erasure(parameter.asType()).toString()))
+        .map(parameter -> aliases.inCanonical(types.erasure(parameter.asType()).toString()))
         .collect(Collectors.toList());
   }
 

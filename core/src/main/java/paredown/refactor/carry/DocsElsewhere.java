@@ -3,6 +3,7 @@ package paredown.refactor.carry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -18,16 +19,11 @@ import paredown.refactor.name.TypeNames;
  *
  * @param trees of the file that the comment is from
  * @param names writes types there
- * @param old the class that it is from
  * @param scope the class that it goes to
  * @param moved the keys of the members that go there, and those that they have then
  */
 public record DocsElsewhere(
-    UnitTrees trees,
-    TypeNames names,
-    TypeElement old,
-    TypeElement scope,
-    Map<String, String> moved) {
+    UnitTrees trees, TypeNames names, TypeElement scope, Map<String, String> moved) {
 
   /** What the comments within a range say otherwise there. */
   public List<Replacement> edits(int start, int end) {
@@ -46,8 +42,8 @@ public record DocsElsewhere(
     String member = said.contains("#") ? said.substring(said.indexOf('#')) : "";
     String word = said.substring(0, said.length() - member.length());
     String key = moved.get(use.key());
-    TypeElement type = word.isEmpty() ? old : type(use.key());
-    boolean stays = key == null && (type == null || word.isEmpty() && isKnown(use.key()));
+    TypeElement type = type(use.key());
+    boolean stays = key == null && (type == null || word.isEmpty() && isKnown(type));
     if (stays) {
       return;
     }
@@ -64,10 +60,14 @@ public record DocsElsewhere(
     edits.add(Replacement.of(use.offset(), behind, text.text(known + member).done()));
   }
 
-  /** Whether the new class has a member itself, or inherits it. */
-  private boolean isKnown(String key) {
-    TypeElement home = type(key);
-    return home != null && (home.equals(scope) || trees.program().supertypes(scope).contains(home));
+  /** Whether the new class has a member itself or in a class within, or inherits it. */
+  private boolean isKnown(TypeElement home) {
+    for (Element at = home; at != null; at = at.getEnclosingElement()) {
+      if (at.equals(scope)) {
+        return true;
+      }
+    }
+    return trees.program().supertypes(scope).contains(home);
   }
 
   private TypeElement type(String symbol) {

@@ -39,6 +39,7 @@ public final class TypeNames {
   private final List<? extends Tree> declared;
   private final Elements elements;
   private final Function<Element, String> keys;
+  private final TypeElement top;
   private final TreeMap<String, TypeElement> added = new TreeMap<>();
 
   /**
@@ -50,7 +51,8 @@ public final class TypeNames {
         trees.packageName(),
         trees.unit().tree().getImports(),
         trees.unit().tree().getTypeDecls(),
-        keys);
+        keys,
+        null);
   }
 
   private TypeNames(
@@ -58,19 +60,32 @@ public final class TypeNames {
       String packageName,
       List<? extends ImportTree> imports,
       List<? extends Tree> declared,
-      Function<Element, String> keys) {
+      Function<Element, String> keys,
+      TypeElement top) {
     this.trees = trees;
     this.packageName = packageName;
     this.imports = imports;
     this.declared = declared;
     this.elements = trees.program().elements();
     this.keys = keys;
+    this.top = top;
   }
 
   /** The names of a new file in a package, which has no imports but those that they need. */
   public static TypeNames ofNewFile(UnitTrees neighbour, String packageName) {
+    return ofNewFile(neighbour, packageName, null);
+  }
+
+  /** The same where a type stands in it at the top that is within another now. */
+  public static TypeNames ofNewFile(UnitTrees neighbour, String packageName, TypeElement top) {
     return new TypeNames(
-        neighbour, packageName, List.of(), List.of(), neighbour.program().symbols()::key);
+        neighbour, packageName, List.of(), List.of(), neighbour.program().symbols()::key, top);
+  }
+
+  /** Whether a simple name means something else than a type within a class of this file. */
+  public boolean isOther(String name, TypeElement type, TypeElement scope) {
+    Known known = known(name, scope);
+    return !known.isNothing() && !known.is(type);
   }
 
   /** What a simple name means in a place: one type, or several, or something that is no type. */
@@ -111,8 +126,12 @@ public final class TypeNames {
 
   /** The name by which a type can be written without another import. */
   public String knownOrFull(TypeElement type, TypeElement scope) {
-    return known(type.getSimpleName().toString(), scope).is(type)
-        ? type.getSimpleName().toString()
+    String simple = type.getSimpleName().toString();
+    if (known(simple, scope).is(type)) {
+      return simple;
+    }
+    return type.getEnclosingElement() instanceof TypeElement outer
+        ? knownOrFull(outer, scope) + "." + simple
         : type.getQualifiedName().toString();
   }
 
@@ -192,7 +211,7 @@ public final class TypeNames {
 
   private Known known(String name, TypeElement scope) {
     Set<Element> found = new HashSet<>();
-    for (Element at = scope; at != null && found.isEmpty(); at = at.getEnclosingElement()) {
+    for (Element at = scope; at != null && found.isEmpty(); at = around(at)) {
       if (at instanceof TypeElement type) {
         inClass(name, type, found);
       }
@@ -212,6 +231,10 @@ public final class TypeNames {
       onDemand(name, found);
     }
     return new Known(found);
+  }
+
+  private Element around(Element element) {
+    return element.equals(top) ? null : element.getEnclosingElement();
   }
 
   private void inClass(String name, TypeElement type, Set<Element> found) {

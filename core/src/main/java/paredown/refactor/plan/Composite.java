@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
@@ -24,6 +26,9 @@ import paredown.text.SourceText;
  * it left, in memory, and judged by the first two gates by itself.
  */
 final class Composite {
+  private static final Pattern MOVED = Pattern.compile("(\\S+) is (\\S+) now");
+  private static final Pattern OPENED = Pattern.compile("(.*): \\w+ -> (\\w+)");
+
   private final Refactoring whole;
   private final List<Judged> steps = new ArrayList<>();
   private Sources sources;
@@ -114,6 +119,35 @@ final class Composite {
     return new Verdict(files, errors, names, breaks, List.of(), List.of());
   }
 
+  /** What a step opens further than one before it is said once, from first to last. */
+  private static void widen(Set<String> wider, String said) {
+    Matcher now = OPENED.matcher(said);
+    Optional<String> before =
+        now.matches()
+            ? wider.stream().filter(each -> each.startsWith(now.group(1) + ": ")).findFirst()
+            : Optional.empty();
+    if (before.isEmpty()) {
+      wider.add(said);
+      return;
+    }
+    wider.remove(before.get());
+    wider.add(before.get().replaceAll(" -> .*", " -> " + now.group(2)));
+  }
+
+  /** What has another name twice has its last one. */
+  private static void move(Set<String> api, String said) {
+    Matcher now = MOVED.matcher(said);
+    Optional<String> before =
+        now.matches()
+            ? api.stream().filter(each -> each.endsWith(" is " + now.group(1) + " now")).findFirst()
+            : Optional.empty();
+    before.ifPresent(api::remove);
+    api.add(
+        before
+            .map(each -> each.replaceAll(" is .* now$", " is " + now.group(2) + " now"))
+            .orElse(said));
+  }
+
   private static Change.Report report(List<Judged> steps) {
     Set<String> api = new LinkedHashSet<>();
     Set<String> wider = new LinkedHashSet<>();
@@ -123,11 +157,11 @@ final class Composite {
     List<Change> changes = new ArrayList<>();
     for (Judged step : steps) {
       Change.Report report = step.change().report();
-      api.addAll(report.api());
+      report.api().forEach(each -> move(api, each));
       if (step.refactoring().narrows()) {
         report.wider().forEach(wider::remove);
       } else {
-        wider.addAll(report.wider());
+        report.wider().forEach(each -> widen(wider, each));
       }
       delegates.addAll(report.delegates());
       notes.addAll(report.notes());

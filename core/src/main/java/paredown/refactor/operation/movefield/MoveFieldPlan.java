@@ -194,8 +194,7 @@ final class MoveFieldPlan {
     TypeNames types = names(target.trees());
     inside.addAll(new CodeElsewhere(trees, types, target.element(), true).edits(field.path()));
     DocsElsewhere docs =
-        new DocsElsewhere(
-            trees, types, owner.element(), target.element(), Map.of(field.key(), key));
+        new DocsElsewhere(trees, types, target.element(), Map.of(field.key(), key));
     inside.addAll(docs.edits(start, end));
     inside.removeIf(each -> each.start() < start || each.end() > end);
     for (Replacement named : edits.take(trees.path(), start, end)) {

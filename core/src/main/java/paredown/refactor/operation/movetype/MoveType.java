@@ -1,6 +1,8 @@
 package paredown.refactor.operation.movetype;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import paredown.UnusableRequest;
@@ -19,8 +21,8 @@ import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 
 /**
- * Move type takes a top-level type with its file to another package of the same source folder, and
- * opens what the two packages need of each other.
+ * Move type takes a type with its file to another package of the same source folder, and opens what
+ * the two packages need of each other; a type within another gets a file of its own.
  *
  * @param type the type, in any form that one type of the project answers to
  * @param target the package that gets it, which may be a new one
@@ -33,18 +35,30 @@ public record MoveType(String type, String target, Set<RefusalKind> accepted)
     accepted = Set.copyOf(accepted);
   }
 
+  /** A type within another is taken out of it first. */
+  @Override
+  public Optional<Steps> steps(Sources sources) {
+    SourceIndex index = sources.index();
+    DeclaredType header = index.type(type);
+    if (header.depth() == 0) {
+      return Optional.empty();
+    }
+    Words.requirePackageName(target, "--to");
+    String home = index.packageOf(header.file());
+    List<Refactoring> all = new ArrayList<>(List.of(new Unnest(this)));
+    if (!home.equals(target)) {
+      String alone = (home.isEmpty() ? "" : home + ".") + header.simpleName();
+      all.add(new MoveType(alone, target, accepted));
+    }
+    return Optional.of(
+        new Steps("%s is a type of its own in %s.".formatted(header.simpleName(), target), all));
+  }
+
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
     Words.requirePackageName(target, "--to");
     DeclaredType header = index.type(type);
     String home = index.packageOf(header.file());
-    if (header.depth() > 0) {
-      throw Refused.advising(
-          RefusalKind.NESTED_TYPE,
-          "%s stands within another type.".formatted(header.name()),
-          "Move the type around it.",
-          header.file());
-    }
     if (home.equals(target)) {
       throw new UnusableRequest(
           "%s is in %s already.".formatted(header.simpleName(), target),

@@ -221,7 +221,7 @@ final class MembersAbove {
     }
     Map<String, String> keys = new LinkedHashMap<>(MoveUp.asked(common));
     keys.putAll(MoveUp.became(common));
-    DocsElsewhere docs = new DocsElsewhere(trees, names, first.element(), parent.element(), keys);
+    DocsElsewhere docs = new DocsElsewhere(trees, names, parent.element(), keys);
     all.addAll(docs.edits(start, end));
     Sight sight = new Sight(parent.element(), program.elements());
     for (Element each : CodeElsewhere.named(trees, path)) {

@@ -36,8 +36,8 @@ import paredown.refactor.Refused;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.code.Rewriting;
-import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.NewTypeName;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.WritableType;
 import paredown.refactor.plan.EditList;
@@ -99,8 +99,9 @@ record NewParent(ExtractSuperclass whole) implements Step {
 
     Change change() {
       owners.forEach(this::requirePlain);
-      requireFree();
-      requireUnknown();
+      new NewTypeName(program, home, name)
+          .requireFree(
+              use -> false, "Choose another with --name.", first.trees().place(first.tree()));
       owners.forEach(this::header);
       owners.forEach(this::constructors);
       NewFileHead head = new NewFileHead(first, home);
@@ -181,42 +182,6 @@ record NewParent(ExtractSuperclass whole) implements Step {
         throw refused(
             RefusalKind.SERIALIZED, "it is serializable, and what it extends is not", "", owner);
       }
-    }
-
-    private void requireFree() {
-      if (program.elements().getTypeElement(binary) != null) {
-        throw Refused.advising(
-            RefusalKind.NAME_TAKEN,
-            "There is a class %s already.".formatted(name),
-            "Choose another with --name.",
-            first.trees().place(first.tree()));
-      }
-    }
-
-    /** A class of the package takes the name from one that its files import. */
-    private void requireUnknown() {
-      program
-          .uses()
-          .all()
-          .filter(use -> use.kind() == UseKind.NAME && use.key().startsWith("type "))
-          .filter(use -> use.key().matches(".*[.$ ]" + name))
-          .filter(this::isNamedAlone)
-          .findFirst()
-          .ifPresent(
-              use -> {
-                throw Refused.advising(
-                    RefusalKind.NAME_TAKEN,
-                    "%s means another class there.".formatted(name),
-                    "Choose another with --name.",
-                    program.unit(use.file()).orElseThrow().source().place(use.offset()));
-              });
-    }
-
-    private boolean isNamedAlone(Use use) {
-      UnitTrees trees = new UnitTrees(program, program.unit(use.file()).orElseThrow());
-      return trees.packageName().equals(home)
-          && trees.source().text().startsWith(name, use.offset())
-          && (use.offset() == 0 || trees.source().text().charAt(use.offset() - 1) != '.');
     }
 
     /** Says in the head of a class that it extends the new one. */

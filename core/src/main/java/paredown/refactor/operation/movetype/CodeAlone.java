@@ -1,0 +1,94 @@
+package paredown.refactor.operation.movetype;
+
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.List;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import javax.lang.model.element.TypeElement;
+import paredown.edit.Replacement;
+import paredown.program.Program;
+import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.TypeNames;
+import paredown.refactor.use.OwnerClass;
+
+/**
+ * The code of a type that stood within another: types have the names that a new file knows, and
+ * static members of the type that was around it stand behind that.
+ */
+final class CodeAlone {
+  private final OwnerClass nested;
+  private final UnitTrees trees;
+  private final Program program;
+  private final CodeElsewhere elsewhere;
+
+  CodeAlone(OwnerClass nested, TypeNames names) {
+    this.nested = nested;
+    this.trees = nested.trees();
+    this.program = nested.program();
+    this.elsewhere = new CodeElsewhere(trees, names, nested.element(), true);
+  }
+
+  List<Replacement> edits() {
+    List<Replacement> edits = new ArrayList<>();
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        if (trees.end(tree) >= 0) {
+          name(getCurrentPath(), edits);
+        }
+        return null;
+      }
+    }.scan(nested.path(), null);
+    return edits;
+  }
+
+  private void name(TreePath path, List<Replacement> edits) {
+    Element element = trees.element(path);
+    if (element instanceof TypeElement type) {
+      boolean own = isWithin(type) || type.getNestingKind() == NestingKind.LOCAL;
+      if (!own) {
+        edits.add(elsewhere.type(path));
+      }
+      return;
+    }
+    boolean member =
+        element != null
+            && (element.getKind().isField() || element.getKind() == ElementKind.METHOD)
+            && element.getModifiers().contains(Modifier.STATIC)
+            && element.getEnclosingElement() instanceof TypeElement;
+    if (member && !isKnown(path, element) && !CodeElsewhere.isLabel(element, path)) {
+      edits.add(elsewhere.qualified(path));
+    }
+  }
+
+  /** Whether a class around a place, up to the type itself, has a static member or inherits it. */
+  private boolean isKnown(TreePath path, Element member) {
+    Element home = member.getEnclosingElement();
+    for (TreePath at = path; at != null; at = at.getParentPath()) {
+      if (trees.element(at) instanceof TypeElement type
+          && at.getLeaf() instanceof com.sun.source.tree.ClassTree
+          && (type.equals(home) || program.supertypes(type).contains(home))) {
+        return true;
+      }
+      if (at.getLeaf() == nested.tree()) {
+        return false;
+      }
+    }
+    return false;
+  }
+
+  private boolean isWithin(Element element) {
+    for (Element at = element; at != null; at = at.getEnclosingElement()) {
+      if (at.equals(nested.element())) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

@@ -1,0 +1,53 @@
+package paredown.refactor.operation.movetype;
+
+import java.util.Set;
+import java.util.TreeSet;
+import paredown.gate.Verdict;
+import paredown.program.DeclaredType;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.OwnerClass;
+
+/** Unnest takes a type that stands within another out of it, to a file of its own beside it. */
+record Unnest(MoveType whole) implements Refactoring {
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    DeclaredType header = index.type(whole.type());
+    ReadableFiles.requireEditable(sources, header);
+    Set<String> files = new TreeSet<>(index.filesWith(Set.of(header.simpleName())));
+    files.add(header.file());
+    return new Rounds(sources, index)
+        .plan(
+            files,
+            program -> {
+              ReadableFiles.require(program, Set.of(header.file()));
+              OwnerClass nested = OwnerClass.of(program, header);
+              return new Rounds.Outcome(files, new UnnestPlan(whole, nested, index)::change);
+            });
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    whole.explain(verdict);
+  }
+
+  @Override
+  public Set<RefusalKind> accepted() {
+    return whole.accepted();
+  }
+
+  @Override
+  public String command() {
+    return whole.command();
+  }
+
+  @Override
+  public String says() {
+    return whole.says();
+  }
+}

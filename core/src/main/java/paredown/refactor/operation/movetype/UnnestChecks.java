@@ -1,0 +1,177 @@
+package paredown.refactor.operation.movetype;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.LinkedHashSet;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import paredown.program.Program;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.name.NewTypeName;
+import paredown.refactor.use.Overruled;
+import paredown.refactor.use.OwnerClass;
+
+/** What must hold before a nested type stands alone. */
+final class UnnestChecks {
+  private final OwnerClass nested;
+  private final NewTypeName name;
+  private final Overruled overruled;
+  private final Program program;
+  private final UnitTrees trees;
+  private final String here;
+
+  UnnestChecks(OwnerClass nested, NewTypeName name, Overruled overruled) {
+    this.nested = nested;
+    this.name = name;
+    this.overruled = overruled;
+    this.program = nested.program();
+    this.trees = nested.trees();
+    this.here = trees.place(nested.tree());
+  }
+
+  void require() {
+    String key = program.symbols().key(nested.element());
+    name.requireFree(use -> use.key().equals(key), "Rename one of the two first.", here);
+    requireOpenAround();
+    if (isInner()) {
+      requireNoObjectAround();
+    }
+    requireNotSealed();
+    new NamedFromOutside(nested, "moved", overruled).require();
+  }
+
+  private Refused refused(RefusalKind kind, String why, String advice, String place) {
+    return Refused.advising(
+        kind, "%s cannot stand alone: %s.".formatted(nested.writtenName(), why), advice, place);
+  }
+
+  private void requireOpenAround() {
+    for (Element at = nested.element().getEnclosingElement();
+        at instanceof TypeElement around;
+        at = at.getEnclosingElement()) {
+      boolean closed =
+          around.getModifiers().contains(Modifier.PRIVATE)
+              || around.getNestingKind().isNested()
+                  && around.getKind() == ElementKind.CLASS
+                  && !around.getModifiers().contains(Modifier.STATIC);
+      if (closed) {
+        throw refused(
+            RefusalKind.NESTED_TYPE,
+            "%s, which is around it, is private or belongs to an object"
+                .formatted(around.getSimpleName()),
+            "Move that first.",
+            here);
+      }
+    }
+  }
+
+  /** Whether each of its objects belongs to one of the class around it. */
+  private boolean isInner() {
+    return nested.element().getKind() == ElementKind.CLASS
+        && !nested.element().getModifiers().contains(Modifier.STATIC)
+        && !nested.element().getEnclosingElement().getKind().isInterface();
+  }
+
+  private void requireNoObjectAround() {
+    Set<String> around = new LinkedHashSet<>();
+    for (Element at = nested.element().getEnclosingElement();
+        at instanceof TypeElement type;
+        at = at.getEnclosingElement()) {
+      around.add(program.symbols().key(type));
+      around.add("this of " + program.symbols().binary(type));
+      if (!type.getTypeParameters().isEmpty()) {
+        throw inner(here);
+      }
+    }
+    int start = trees.start(nested.tree());
+    for (Use use : program.uses().within(trees.path(), start, trees.end(nested.tree()))) {
+      boolean needs =
+          around.contains(use.key())
+              && !isOfItself(use)
+              && (use.kind() == UseKind.RECEIVER
+                  || use.kind() == UseKind.ENCLOSING
+                  || use.key().startsWith("this of "));
+      if (needs) {
+        throw inner(trees.source().place(use.offset()));
+      }
+    }
+    if (program.types().asElement(nested.element().getSuperclass()) instanceof TypeElement above
+        && above.getNestingKind().isNested()
+        && !above.getModifiers().contains(Modifier.STATIC)) {
+      throw inner(here);
+    }
+    program.units().forEach(unit -> requirePlainCreations(new UnitTrees(program, unit)));
+  }
+
+  /** Whether it is an object of its own class that is made there. */
+  private boolean isOfItself(Use use) {
+    return use.kind() == UseKind.ENCLOSING
+        && program
+            .uses()
+            .at(use.file(), use.offset(), UseKind.CREATION)
+            .filter(each -> each.key().startsWith("constructor " + nested.binaryName() + "("))
+            .isPresent();
+  }
+
+  private Refused inner(String place) {
+    return refused(
+        RefusalKind.INNER_OBJECT,
+        "each of its objects belongs to one of the class around it",
+        "Let it take what it needs of that in its constructor, and make it static first.",
+        place);
+  }
+
+  /** What is made for an object that is named there would have to be written anew. */
+  private void requirePlainCreations(UnitTrees in) {
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitNewClass(NewClassTree tree, Void unused) {
+        Element made = in.element(getCurrentPath());
+        boolean own = made != null && nested.element().equals(made.getEnclosingElement());
+        if (own && tree.getEnclosingExpression() != null) {
+          throw inner(in.place(tree));
+        }
+        return super.visitNewClass(tree, null);
+      }
+    }.scan(in.unit().tree(), null);
+  }
+
+  /** What is sealed without saying whom it permits permits those of its file. */
+  private void requireNotSealed() {
+    for (var above : program.types().directSupertypes(nested.element().asType())) {
+      if (program.types().asElement(above) instanceof TypeElement type
+          && type.getModifiers().contains(Modifier.SEALED)) {
+        requirePermitting(type);
+      }
+    }
+    boolean below =
+        nested.element().getPermittedSubclasses().stream()
+            .map(each -> program.types().asElement(each).getEnclosingElement())
+            .anyMatch(around -> !around.equals(nested.element()));
+    if (below && nested.element().getKind() != ElementKind.ENUM) {
+      requirePermitting(nested.element());
+    }
+  }
+
+  private void requirePermitting(TypeElement type) {
+    TreePath path = program.declaration(type);
+    boolean says = path != null && !((ClassTree) path.getLeaf()).getPermitsClause().isEmpty();
+    if (!says) {
+      throw refused(
+          RefusalKind.TARGET_ELSEWHERE,
+          "%s is sealed, and permits only what stands in its file".formatted(type.getSimpleName()),
+          "Let it say what it permits first.",
+          here);
+    }
+  }
+}
