@@ -51,6 +51,7 @@ final class ChangeJson {
     Json.texts(answer, "moreVisible", preview.change().report().wider());
     Json.texts(answer, "delegates", preview.change().report().delegates());
     Json.texts(answer, "notes", preview.change().report().notes());
+    Json.texts(answer, "goneTests", preview.change().report().goneTests());
     ArrayNode assumptions = answer.putArray("assumptions");
     for (Assumption assumption : preview.change().report().assumptions()) {
       assumptions

@@ -17,6 +17,7 @@ final class Commands {
           MoveCommand.class,
           RenameCommand.class,
           OrderCommand.class,
+          RemoveCommand.class,
           AcceptCommand.class,
           StepsCommand.class,
           UndoCommand.class,

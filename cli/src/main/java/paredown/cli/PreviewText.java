@@ -74,6 +74,9 @@ final class PreviewText {
     line("API", report.api(), "unchanged", text);
     line("More visible", report.wider(), "nothing", text);
     line("Forwarding", report.delegates(), "nothing", text);
+    if (!report.goneTests().isEmpty()) {
+      line("Tests gone", report.goneTests(), "", text);
+    }
     String label = "Assumes:";
     for (Assumption assumption : report.assumptions()) {
       text.append(Columns.pad(label, 14)).append(assumption.sentence());

@@ -33,6 +33,8 @@ class HelpExamplesTest {
           MoveCommand.OfField.class,
           MoveCommand.OfClass.class,
           RenameCommand.class,
+          RemoveCommand.OfMember.class,
+          RemoveCommand.OfParameter.class,
           OrderCommand.OfMembers.class);
 
   @TempDir static Path folder;

@@ -62,23 +62,30 @@ public record Change(
    * @param delegates the methods that stay and forward
    * @param notes decisions that were taken, and how to get the other
    * @param assumptions what the change rests on and no proof can give
+   * @param goneTests the tests that go, since what they test goes: {@code ferry.SailingTest#floats}
    */
   public record Report(
       List<String> api,
       List<String> wider,
       List<String> delegates,
       List<String> notes,
-      List<Assumption> assumptions) {
+      List<Assumption> assumptions,
+      List<String> goneTests) {
 
     /** A report without assumptions. */
     public Report(
         List<String> api, List<String> wider, List<String> delegates, List<String> notes) {
-      this(api, wider, delegates, notes, List.of());
+      this(api, wider, delegates, notes, List.of(), List.of());
     }
 
     /** The same with what is assumed. */
     public Report assuming(List<Assumption> all) {
-      return new Report(api, wider, delegates, notes, List.copyOf(all));
+      return new Report(api, wider, delegates, notes, List.copyOf(all), goneTests);
+    }
+
+    /** The same with tests that go. */
+    public Report withoutTests(List<String> gone) {
+      return new Report(api, wider, delegates, notes, assumptions, List.copyOf(gone));
     }
   }
 

@@ -1,5 +1,6 @@
 package paredown.gate;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 
@@ -27,6 +28,11 @@ public record TestRun(List<TestResult> results) {
    */
   public TestRun renamed(Map<String, String> classes) {
     return new TestRun(results.stream().map(result -> result.renamed(classes)).toList());
+  }
+
+  /** The same where tests are gone, {@code ferry.SailingTest#floats}. */
+  public TestRun without(Collection<String> gone) {
+    return new TestRun(results.stream().filter(result -> !gone.contains(result.family())).toList());
   }
 
   public boolean isEmpty() {

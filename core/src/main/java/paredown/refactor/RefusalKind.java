@@ -34,6 +34,7 @@ public enum RefusalKind {
   SEVERAL_RESULTS(Mark.NOT_YET, "more than one value would have to come out of it"),
   DOES_MORE(Mark.NOT_YET, "it does more than can be put elsewhere yet"),
   DIFFERS(Mark.NOT_YET, "the classes do not say the same"),
+  STILL_USED(Mark.NOT_YET, "something still uses it"),
   OBJECT_NEEDED(Mark.NOT_YET, "its object is needed as a whole"),
   TYPE_ASKED(Mark.UNSAFE, "code asks whether an object is one of its class"),
   NO_VALUE(Mark.NOT_YET, "it has no value of its own where it is declared"),

@@ -70,7 +70,10 @@ final class Applying {
       Optional<TestsPass.Outcome> outcome = Optional.empty();
       if (!before.isEmpty()) {
         progress.doing("running all tests (Ctrl-C puts everything back)");
-        TestRun expected = before.renamed(preview.change().renamedTypes());
+        TestRun expected =
+            before
+                .renamed(preview.change().renamedTypes())
+                .without(preview.change().report().goneTests());
         outcome = Optional.of(check(tests, expected, options, open));
       }
       Duration took = Duration.ofNanos(System.nanoTime() - begin);

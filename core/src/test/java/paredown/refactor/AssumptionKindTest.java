@@ -38,7 +38,8 @@ class AssumptionKindTest {
             "move-field",
             "inline-class",
             "parameter-object",
-            "superclass")) {
+            "superclass",
+            "remove")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

@@ -31,6 +31,8 @@ import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.movetype.MoveType;
 import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
+import paredown.refactor.operation.remove.RemoveMember;
+import paredown.refactor.operation.remove.RemoveParameter;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
@@ -174,6 +176,16 @@ record RefactoringCase(
     }
     if (operation.get(0).equals("inline")) {
       return new InlineVariable(operation.get(2));
+    }
+    if (operation.get(0).equals("remove")) {
+      String[] named = operation.get(2).split("#");
+      return operation.get(1).equals("parameter")
+          ? new RemoveParameter(named[0], named[1], named[2])
+          : new RemoveMember(
+              named[0],
+              List.of(named[1].split(",(?![^(]*\\))")),
+              operation.contains("--with-tests"),
+              accepted());
     }
     if (operation.get(0).equals("order")) {
       return new OrderMembers(operation.get(2));

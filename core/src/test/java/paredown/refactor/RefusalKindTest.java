@@ -54,7 +54,8 @@ class RefusalKindTest {
             "move-field",
             "inline-class",
             "parameter-object",
-            "superclass")) {
+            "superclass",
+            "remove")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

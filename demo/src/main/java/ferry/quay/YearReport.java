@@ -11,12 +11,16 @@ public final class YearReport {
   }
 
   public String text(List<String> vessels) {
-    StringBuilder text = new StringBuilder("Received " + book.received() / 100);
+    StringBuilder text = new StringBuilder("Received " + euros(book.received(), "all"));
     for (String vessel : vessels) {
       if (book.owed(vessel) > 0) {
-        text.append("\n").append(vessel).append(" owes ").append(book.owed(vessel) / 100);
+        text.append("\n").append(vessel).append(" owes ").append(euros(book.owed(vessel), vessel));
       }
     }
     return text.toString();
+  }
+
+  private static int euros(int cents, String payer) {
+    return cents / 100;
   }
 }

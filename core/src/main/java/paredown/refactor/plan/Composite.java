@@ -153,6 +153,7 @@ final class Composite {
     Set<String> wider = new LinkedHashSet<>();
     Set<String> delegates = new LinkedHashSet<>();
     Set<String> notes = new LinkedHashSet<>();
+    Set<String> goneTests = new LinkedHashSet<>();
     Map<String, Assumption> assumptions = new LinkedHashMap<>();
     List<Change> changes = new ArrayList<>();
     for (Judged step : steps) {
@@ -165,6 +166,7 @@ final class Composite {
       }
       delegates.addAll(report.delegates());
       notes.addAll(report.notes());
+      goneTests.addAll(report.goneTests());
       Earlier earlier = new Earlier(List.copyOf(changes));
       for (Assumption each : report.assumptions()) {
         assumptions.putIfAbsent(each.sentence(), each.at(earlier.place(each.place())));
@@ -173,6 +175,7 @@ final class Composite {
     }
     return new Change.Report(
             List.copyOf(api), List.copyOf(wider), List.copyOf(delegates), List.copyOf(notes))
-        .assuming(List.copyOf(assumptions.values()));
+        .assuming(List.copyOf(assumptions.values()))
+        .withoutTests(List.copyOf(goneTests));
   }
 }

@@ -10,6 +10,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.effect.EvaluationOrder;
 import paredown.refactor.name.Sight;
+import paredown.refactor.use.FixedHead;
 
 /** Why a call cannot give an object. */
 final class CallChecks {
@@ -23,19 +24,19 @@ final class CallChecks {
     this.calm = new CalmCalls(program);
   }
 
-  Optional<HeadChecks.Obstacle> of(Call call) {
+  Optional<FixedHead.Obstacle> of(Call call) {
     String place = call.trees().place(call.path().getLeaf());
     Sight sight = new Sight(call.trees().classAround(call.path()), program.elements());
     if (sight.hides(type.element()) || sight.hides(type.constructor())) {
       return Optional.of(
-          new HeadChecks.Obstacle(
+          new FixedHead.Obstacle(
               RefusalKind.HIDDEN_FROM_OUTSIDE,
               "%s cannot be seen where it is called".formatted(type.element().getSimpleName()),
               place));
     }
     if (Calls.isDoubtful(call)) {
       return Optional.of(
-          new HeadChecks.Obstacle(
+          new FixedHead.Obstacle(
               RefusalKind.CALL_SHAPE,
               "a class without a name gives its values to one of several constructors",
               place));
@@ -43,7 +44,7 @@ final class CallChecks {
     return keepsOrder(call)
         ? Optional.empty()
         : Optional.of(
-            new HeadChecks.Obstacle(
+            new FixedHead.Obstacle(
                 RefusalKind.CALL_ORDER,
                 "what a caller gives would be worked out in another order, which could show",
                 place));

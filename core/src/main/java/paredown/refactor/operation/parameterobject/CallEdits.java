@@ -2,7 +2,6 @@ package paredown.refactor.operation.parameterobject;
 
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
@@ -15,11 +14,10 @@ import javax.lang.model.element.VariableElement;
 import paredown.edit.Carried;
 import paredown.edit.Indent;
 import paredown.edit.Piece;
-import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
-import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.code.CalledName;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
@@ -49,27 +47,12 @@ final class CallEdits {
   void add(List<Call> calls) {
     for (Call call : calls) {
       if (call.path().getLeaf() instanceof MethodInvocationTree tree) {
-        name(call.trees(), tree, call.head());
+        edits.add(
+            call.trees().path(),
+            CalledName.meaning(call.trees(), tree, call.head().newKey(type.element())));
       }
       give(call);
     }
-  }
-
-  /** The name in a call means a method with other parameters, asked of the same object. */
-  private void name(UnitTrees trees, MethodInvocationTree tree, Head head) {
-    int offset = trees.nameOffset(tree.getMethodSelect());
-    String name =
-        tree.getMethodSelect() instanceof MemberSelectTree select
-            ? select.getIdentifier().toString()
-            : ((IdentifierTree) tree.getMethodSelect()).getName().toString();
-    Written.Text text = Written.text("");
-    for (Use use : program.uses().within(trees.path(), offset, offset + 1)) {
-      if (use.kind() != UseKind.NAME) {
-        text.hereStill(use.kind(), use.key(), use.place());
-      }
-    }
-    text.name(name, head.newKey(type.element()), Rewriting.name(trees, offset));
-    edits.add(trees.path(), Replacement.of(offset, offset + name.length(), text.done()));
   }
 
   private void give(Call call) {

@@ -4,15 +4,12 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
 import paredown.program.UseKind;
-import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
-import paredown.refactor.code.DocReference;
+import paredown.refactor.code.ReferencedTypes;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
@@ -74,31 +71,20 @@ final class DocEdits {
 
   /** A reference that says the types of the parameters says the new ones. */
   private void reference(Use use, UnitTrees trees, Head head) {
-    SourceText source = trees.source();
-    int end = DocReference.end(source, use.offset());
-    int open = source.text().indexOf('(', use.offset());
-    if (open < 0 || open >= end) {
-      return;
-    }
-    String inner = source.slice(open + 1, end - 1);
-    String[] types = inner.split(",", -1);
-    if (types.length != head.element().getParameters().size() || inner.contains("<")) {
-      throw Refused.advising(
-          RefusalKind.CALL_SHAPE,
-          "A Javadoc link names the parameters in a way that is not understood yet.",
-          "Write it as {@link Type#member} first.",
-          source.place(use.offset()));
-    }
+    ReferencedTypes.in(trees.source(), use, head.element().getParameters().size())
+        .ifPresent(said -> edits.add(trees.path(), said.saying(types(said, trees, head))));
+  }
+
+  private List<String> types(ReferencedTypes said, UnitTrees trees, Head head) {
     List<String> now = new ArrayList<>();
-    for (int i = 0; i < types.length; i++) {
+    for (int i = 0; i < said.types().size(); i++) {
       if (i == head.first()) {
         now.add(
             new TypeNames(trees, program.symbols()::key).knownOrFull(type.element(), head.owner()));
       } else if (!head.positions().contains(i)) {
-        now.add(types[i].strip());
+        now.add(said.types().get(i));
       }
     }
-    edits.add(
-        trees.path(), Replacement.of(open + 1, end - 1, Written.plain(String.join(", ", now))));
+    return now;
   }
 }

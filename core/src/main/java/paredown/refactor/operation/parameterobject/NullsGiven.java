@@ -13,6 +13,7 @@ import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.FixedHead;
 
 /** Leaves heads as they are where a call of another method of the name could mean them then. */
 final class NullsGiven {
@@ -60,7 +61,7 @@ final class NullsGiven {
       if (fits) {
         signatures.leave(
             head,
-            new HeadChecks.Obstacle(
+            new FixedHead.Obstacle(
                 RefusalKind.NAME_TAKEN,
                 "a call that gives null could mean it, too",
                 trees.place(path.getLeaf())));

@@ -1,15 +1,13 @@
 package paredown.refactor.operation.parameterobject;
 
-import com.sun.source.doctree.DocCommentTree;
 import com.sun.source.doctree.DocTree;
 import com.sun.source.doctree.ParamTree;
-import com.sun.source.util.DocSourcePositions;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import paredown.text.SourceText;
+import paredown.refactor.code.ParameterTags;
 
 /** What the comments of heads say of the parameters, in tags that have their lines alone. */
 final class ParameterDocs {
@@ -44,40 +42,18 @@ final class ParameterDocs {
 
   /** Where the tags of the components stand, from their signs to the ends of their texts. */
   static List<int[]> ranges(Head head) {
-    List<int[]> ranges = new ArrayList<>();
-    DocCommentTree comment = head.trees().program().trees().getDocCommentTree(head.path());
-    DocSourcePositions positions = head.trees().program().trees().getSourcePositions();
-    SourceText source = head.trees().source();
-    for (ParamTree tag : tags(head)) {
-      int start = (int) positions.getStartPosition(head.trees().unit().tree(), comment, tag);
-      int end = (int) positions.getEndPosition(head.trees().unit().tree(), comment, tag);
-      while (end > start && Character.isWhitespace(source.text().charAt(end - 1))) {
-        end--;
-      }
-      int next = source.nextLine(Math.max(start, end - 1));
-      String before = source.slice(source.lineStart(start), start).strip();
-      boolean alone = before.equals("*") && source.slice(end, next).isBlank();
-      if (alone) {
-        ranges.add(new int[] {start, end});
-      }
-    }
-    return ranges;
+    return new ParameterTags(head.trees(), head.path()).ranges(names(head));
   }
 
-  private static List<ParamTree> tags(Head head) {
-    DocCommentTree comment = head.trees().program().trees().getDocCommentTree(head.path());
-    if (comment == null) {
-      return List.of();
-    }
+  private static List<String> names(Head head) {
     List<String> names = new ArrayList<>();
     for (int i = 0; i < head.positions().size(); i++) {
       names.add(head.parameter(i).getSimpleName().toString());
     }
-    return comment.getBlockTags().stream()
-        .filter(ParamTree.class::isInstance)
-        .map(ParamTree.class::cast)
-        .filter(each -> !each.isTypeParameter())
-        .filter(each -> names.contains(each.getName().getName().toString()))
-        .toList();
+    return names;
+  }
+
+  private static List<ParamTree> tags(Head head) {
+    return new ParameterTags(head.trees(), head.path()).of(names(head));
   }
 }

@@ -24,6 +24,7 @@ import paredown.program.Unit;
 import paredown.project.Nearest;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.FixedHead;
 import paredown.refactor.use.MethodFamily;
 import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.OwnerClass;
@@ -36,7 +37,7 @@ final class Signatures {
   private final SourceIndex index;
   private final OwnerClass owner;
   private final OwnerClass.Method chosen;
-  private final HeadChecks checks;
+  private final FixedHead checks;
   private final List<Component> components;
   private final Map<ExecutableElement, Head> heads = new LinkedHashMap<>();
   private final List<String> left = new ArrayList<>();
@@ -47,7 +48,7 @@ final class Signatures {
     this.index = index;
     this.owner = OwnerClass.of(program, index.type(arguments.type()));
     this.chosen = chosen();
-    this.checks = new HeadChecks(program, place());
+    this.checks = new FixedHead(program, place());
     this.components = named();
   }
 
@@ -185,7 +186,7 @@ final class Signatures {
     return positions.size() == components.size() ? Optional.of(positions) : Optional.empty();
   }
 
-  private void refuse(HeadChecks.Obstacle obstacle) {
+  private void refuse(FixedHead.Obstacle obstacle) {
     throw Refused.advising(
         obstacle.kind(),
         "%s cannot take an object: %s.".formatted(OwnerClass.signature(chosen), obstacle.why()),
@@ -198,7 +199,7 @@ final class Signatures {
    *
    * @throws Refused where that is the family of the method that is named
    */
-  void leave(Head head, HeadChecks.Obstacle obstacle) {
+  void leave(Head head, FixedHead.Obstacle obstacle) {
     if (!heads.containsKey(head.element())) {
       return;
     }
@@ -217,11 +218,11 @@ final class Signatures {
   }
 
   /** Adds a method with all that dispatch together with it, or says why one of them cannot. */
-  private Optional<HeadChecks.Obstacle> addFamily(ExecutableElement method) {
+  private Optional<FixedHead.Obstacle> addFamily(ExecutableElement method) {
     List<Integer> positions = positions(method).orElseThrow();
     List<Head> found = new ArrayList<>();
     for (ExecutableElement each : family(method)) {
-      Optional<HeadChecks.Obstacle> obstacle = checks.of(each, positions);
+      Optional<FixedHead.Obstacle> obstacle = checks.of(each, positions);
       if (obstacle.isPresent()) {
         return obstacle;
       }
@@ -269,7 +270,7 @@ final class Signatures {
         && type.getNestingKind() == NestingKind.ANONYMOUS;
   }
 
-  private static String sentence(ExecutableElement method, HeadChecks.Obstacle obstacle) {
+  private static String sentence(ExecutableElement method, FixedHead.Obstacle obstacle) {
     return "%s of %s keeps its parameters: %s."
         .formatted(
             method.getKind() == ElementKind.CONSTRUCTOR

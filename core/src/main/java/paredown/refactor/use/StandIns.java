@@ -1,4 +1,4 @@
-package paredown.refactor.operation.parameterobject;
+package paredown.refactor.use;
 
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberReferenceTree;
@@ -19,10 +19,10 @@ import paredown.refactor.code.UnitTrees;
  * The methods that method references name, and those that lambdas and references stand for: their
  * parameters are taken where no names of values stand.
  */
-final class StandIns {
+public final class StandIns {
   private final Map<Element, String> places = new HashMap<>();
 
-  StandIns(Program program) {
+  public StandIns(Program program) {
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       new TreePathScanner<Void, Void>() {
@@ -57,7 +57,7 @@ final class StandIns {
   }
 
   /** Where one names a method, or stands for it. */
-  Optional<String> place(Element method) {
+  public Optional<String> place(Element method) {
     return Optional.ofNullable(places.get(method));
   }
 }

@@ -1,4 +1,4 @@
-package paredown.refactor.operation.parameterobject;
+package paredown.refactor.use;
 
 import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.ModifiersTree;
@@ -13,12 +13,9 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.use.OwnerClass;
-import paredown.refactor.use.Remarks;
-import paredown.refactor.use.Ties;
 
 /** Why the head of a method cannot change: somebody outside the sources knows its parameters. */
-final class HeadChecks {
+public final class FixedHead {
   private final Program program;
   private final String place;
   private final StandIns standIns;
@@ -28,7 +25,7 @@ final class HeadChecks {
    *
    * @param place to be shown for what stands in no source
    */
-  HeadChecks(Program program, String place) {
+  public FixedHead(Program program, String place) {
     this.program = program;
     this.place = place;
     this.standIns = new StandIns(program);
@@ -39,9 +36,10 @@ final class HeadChecks {
    *
    * @param why a clause
    */
-  record Obstacle(RefusalKind kind, String why, String place) {}
+  public record Obstacle(RefusalKind kind, String why, String place) {}
 
-  Optional<Obstacle> of(ExecutableElement method, List<Integer> positions) {
+  /** Why parameters of a method cannot change; empty where they can. */
+  public Optional<Obstacle> of(ExecutableElement method, List<Integer> positions) {
     TypeElement type = (TypeElement) method.getEnclosingElement();
     if (!program.declares(type)) {
       return met(

@@ -1,0 +1,99 @@
+package paredown.refactor.operation.remove;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import paredown.UnusableRequest;
+import paredown.gate.Verdict;
+import paredown.program.DeclaredType;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.plan.Arguments;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Listed;
+
+/**
+ * Remove member takes fields and methods away that nothing uses but each other.
+ *
+ * @param type the class, in any form that one type of the project answers to
+ * @param members names of its fields, and of its methods, with parameter types where they are
+ *     overloaded
+ * @param withTests whether tests that use them go, too
+ * @param accepted the kinds of refusal that are accepted
+ */
+public record RemoveMember(
+    String type, List<String> members, boolean withTests, Set<RefusalKind> accepted)
+    implements Refactoring {
+
+  public RemoveMember {
+    members = List.copyOf(new LinkedHashSet<>(members));
+    accepted = Set.copyOf(accepted);
+  }
+
+  /** The same where a kind of refusal is accepted, too. */
+  public RemoveMember accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new LinkedHashSet<>(accepted);
+    more.add(kind);
+    return new RemoveMember(type, members, withTests, more);
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    if (members.isEmpty()) {
+      throw new UnusableRequest("No member is named.", "Say which: TYPE#MEMBER.");
+    }
+    DeclaredType header = index.type(type);
+    ReadableFiles.requireEditable(sources, header);
+    Set<String> first = Set.of(header.file());
+    return new Rounds(sources, index)
+        .plan(
+            first,
+            program -> {
+              ReadableFiles.require(program, first);
+              OwnerClass owner = OwnerClass.of(program, header);
+              GoingMembers going = GoingMembers.of(owner, members);
+              Set<String> files = new TreeSet<>(first);
+              files.addAll(index.filesWith(going.names()));
+              return new Rounds.Outcome(files, () -> new RemoveMemberPlan(this, going).change());
+            });
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    Verdict.Objection met = verdict.first().orElseThrow();
+    throw Refused.advising(
+        RefusalKind.STILL_USED,
+        "%s cannot be removed: %s.".formatted(Listed.of(members), met.what()),
+        "",
+        met.place());
+  }
+
+  /** The kinds of refusal that this operation can be told to accept. */
+  public static List<RefusalKind> acceptable() {
+    return List.of(
+        RefusalKind.MAPPED_FIELD,
+        RefusalKind.REFLECTED,
+        RefusalKind.SERIALIZED,
+        RefusalKind.NAMED_ELSEWHERE);
+  }
+
+  @Override
+  public String command() {
+    return "pare remove member %s%s%s"
+        .formatted(
+            Arguments.quoted(type + "#" + String.join(",", members)),
+            withTests ? " --with-tests" : "",
+            Arguments.accepting(accepted));
+  }
+
+  @Override
+  public String says() {
+    return "remove " + Listed.of(members);
+  }
+}

@@ -1,0 +1,128 @@
+package paredown.refactor.operation.remove;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.VariableElement;
+import paredown.UnusableRequest;
+import paredown.gate.Verdict;
+import paredown.program.DeclaredType;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.plan.Arguments;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Listed;
+
+/**
+ * Remove parameter takes a parameter that nothing uses away from a method, with all that dispatch
+ * together with it, and from every call. Where it is only handed on, it goes from there, too.
+ *
+ * @param type the class, in any form that one type of the project answers to
+ * @param method a method's name, with parameter types where it is overloaded; the name of the class
+ *     for a constructor
+ * @param parameter the name of the parameter
+ */
+public record RemoveParameter(String type, String method, String parameter) implements Refactoring {
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    DeclaredType header = index.type(type);
+    ReadableFiles.requireEditable(sources, header);
+    Set<String> first = Set.of(header.file());
+    return new Rounds(sources, index)
+        .plan(
+            first,
+            program -> {
+              ReadableFiles.require(program, first);
+              OwnerClass owner = OwnerClass.of(program, header);
+              ExecutableElement meant = meant(owner);
+              GoingParameters going = new GoingParameters(owner);
+              going.add(meant, position(meant));
+              Set<String> files = new TreeSet<>(first);
+              files.addAll(index.filesWith(going.names()));
+              return new Rounds.Outcome(
+                  files, () -> new RemoveParameterPlan(this, owner, going).change());
+            });
+  }
+
+  private ExecutableElement meant(OwnerClass owner) {
+    boolean constructor = method.replaceAll("\\(.*", "").equals(owner.simpleName());
+    List<OwnerClass.Method> found =
+        constructor
+            ? owner.constructors().stream().filter(each -> isMeant(each, owner)).toList()
+            : owner.methods(List.of(method));
+    List<OwnerClass.Method> taking =
+        found.stream()
+            .filter(
+                each ->
+                    each.element().getParameters().stream()
+                        .anyMatch(one -> one.getSimpleName().contentEquals(parameter)))
+            .toList();
+    if (taking.isEmpty()) {
+      throw new UnusableRequest(
+          "%s has no parameter %s.".formatted(method, parameter),
+          found.isEmpty()
+              ? "Name a method, or the class for a constructor."
+              : "It takes %s."
+                  .formatted(
+                      Listed.of(
+                          found.get(0).element().getParameters().stream()
+                              .map(each -> each.getSimpleName().toString())
+                              .toList())));
+    }
+    if (taking.size() > 1) {
+      throw new UnusableRequest(
+          "%d methods %s of %s take it.".formatted(taking.size(), method, owner.writtenName()),
+          "Say which: %s."
+              .formatted(
+                  String.join(", ", taking.stream().map(each -> said(each, owner)).toList())));
+    }
+    return taking.get(0).element();
+  }
+
+  private boolean isMeant(OwnerClass.Method constructor, OwnerClass owner) {
+    return !method.contains("(") || said(constructor, owner).equals(method.replace(" ", ""));
+  }
+
+  private static String said(OwnerClass.Method method, OwnerClass owner) {
+    return OwnerClass.signature(method).replace("<init>", owner.simpleName());
+  }
+
+  private int position(ExecutableElement of) {
+    List<? extends VariableElement> all = of.getParameters();
+    for (int i = 0; i < all.size(); i++) {
+      if (all.get(i).getSimpleName().contentEquals(parameter)) {
+        return i;
+      }
+    }
+    throw new IllegalStateException(parameter);
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    Verdict.Objection met = verdict.first().orElseThrow();
+    throw Refused.advising(
+        RefusalKind.NAME_TAKEN,
+        "%s cannot be removed: a call would mean something else: %s."
+            .formatted(parameter, met.what()),
+        "Rename the method first: pare rename --help.",
+        met.place());
+  }
+
+  @Override
+  public String command() {
+    return "pare remove parameter %s"
+        .formatted(Arguments.quoted(type + "#" + method + "#" + parameter));
+  }
+
+  @Override
+  public String says() {
+    return "remove parameter %s of %s".formatted(parameter, method.replaceAll("\\(.*", ""));
+  }
+}
