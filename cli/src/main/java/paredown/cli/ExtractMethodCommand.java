@@ -39,15 +39,19 @@ final class ExtractMethodCommand extends ChangeCommand {
       description =
           "The code: FILE:FIRST-LAST for whole lines, or "
               + "FILE:LINE:COLUMN-LINE:COLUMN with both ends. A type may stand "
-              + "for its file.")
+              + "for its file. With --stages: TYPE#METHOD.")
   private String place;
 
-  @Option(
-      names = "--name",
-      paramLabel = "NAME",
-      required = true,
-      description = "The name of the new method.")
+  @Option(names = "--name", paramLabel = "NAME", description = "The name of the new method.")
   private String name;
+
+  @Option(
+      names = "--stages",
+      description =
+          "With TYPE#METHOD as the place: every stage of it becomes a method, named by its comment"
+              + " or by what it gives. Stages are parted by blank lines and comments; those that"
+              + " cannot be methods stay, and are named.")
+  private boolean stages;
 
   @Option(
       names = "--duplicates",
@@ -74,6 +78,14 @@ final class ExtractMethodCommand extends ChangeCommand {
 
   @Override
   Preview preview(Session session) {
+    if (stages) {
+      MemberName method = MemberName.of(place, "method", "FerryDesk#receipt");
+      return session.stages(method.type(), method.member());
+    }
+    if (name == null) {
+      throw new UnusableRequest(
+          "The new method has no name.", "Say --name NAME, or --stages for all of a method.");
+    }
     if (target == null && !accepted.isEmpty()) {
       throw new UnusableRequest(
           "Without --to there is nothing to accept.", "Leave --accept out, or say --to.");

@@ -11,7 +11,10 @@ import paredown.facts.MethodFact;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
+import paredown.refactor.operation.remove.RemoveMember;
+import paredown.refactor.operation.remove.RemoveParameter;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
@@ -176,6 +179,9 @@ final class WhyText {
   private static String choice(Refactoring refactoring) {
     boolean nameless =
         refactoring instanceof InlineClass
+            || refactoring instanceof ExtractStages
+            || refactoring instanceof RemoveMember
+            || refactoring instanceof RemoveParameter
             || refactoring instanceof ExtractSuperclass up && up.name().isEmpty();
     return nameless
         ? ""

@@ -39,6 +39,51 @@ class RemediesTest extends FerryWithAnEnviousMethod {
     assertTrue(preview.contains("+  private int weigh(int[] all, int sum) {"), preview);
   }
 
+  @Test
+  void makesAMethodOfEachStageAndNamesThoseThatStay() throws IOException {
+    ferry.with(
+        "src/ferry/Day.java",
+        """
+        package ferry;
+
+        class Day {
+          int tide;
+
+          String sheet(int[] all) {
+            // the deep ones
+            int deep = 0;
+            for (int each : all) {
+              deep += each > 9 ? tide : 0;
+            }
+
+            // both ends
+            int first = all[0];
+            int last = all[all.length - 1];
+            tide = first;
+
+            // how it is told
+            StringBuilder text = new StringBuilder();
+            text.append(deep).append(first).append(last);
+            return text.toString();
+          }
+        }
+        """);
+    String out = Ran.pare(folder, "extract", "method", "Day#sheet", "--stages").exits(0).out();
+    assertTrue(out.contains("+    int deep = deepOnes(all);"), out);
+    assertTrue(out.contains("+    return howItIs(deep, first, last);"), out);
+    assertTrue(out.contains("Left out: extract method bothEnds. What follows needs 2 values"), out);
+    assertTrue(
+        Ran.pare(folder, "extract", "method", "Day#tell", "--stages")
+            .exits(2)
+            .err()
+            .startsWith("Day has no method tell."));
+    assertTrue(
+        Ran.pare(folder, "extract", "method", "Day:9-10")
+            .exits(2)
+            .err()
+            .contains("The new method has no name."));
+  }
+
   private static String list(String type, String word) {
     return """
         package ferry;

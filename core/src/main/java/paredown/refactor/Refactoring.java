@@ -29,8 +29,14 @@ public interface Refactoring {
    * Steps are refactorings that are planned one after the other and make one change.
    *
    * @param summary one sentence of what happens in all
+   * @param leaving whether a step that is refused is left out and named; else nothing is done
    */
-  record Steps(String summary, List<Refactoring> all) {}
+  record Steps(String summary, List<Refactoring> all, boolean leaving) {
+    /** Steps of which none is left out. */
+    public Steps(String summary, List<Refactoring> all) {
+      this(summary, all, false);
+    }
+  }
 
   /**
    * Says in words of the operation what the gates found, where that is no fault of its own.

@@ -14,12 +14,12 @@ import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
-import paredown.smell.Smell;
 import paredown.text.NameWords;
 
 /** Draws candidates from the facts: which refactorings could cure a finding. */
@@ -45,12 +45,18 @@ public final class Candidates {
     for (Finding finding : findings) {
       Candidates candidates = new Candidates(finding, types, taken);
       found.put(
-          finding.id(),
-          finding.smell() == Smell.LONG_METHOD
-              ? candidates.stretches()
-              : finding.smell().isSmaller() ? List.of() : candidates.found());
+          finding.id(), finding.smell().isSmaller() ? candidates.smaller() : candidates.found());
     }
     return found;
+  }
+
+  private List<Candidate> smaller() {
+    return switch (finding.smell()) {
+      case LONG_METHOD -> stretches();
+      case UNUSED_MEMBER -> NoLongerUsed.members(finding);
+      case PASSED_PARAMETER -> NoLongerUsed.passed(finding);
+      default -> List.of();
+    };
   }
 
   /** How a class is called that gets one side of another. */
@@ -205,14 +211,20 @@ public final class Candidates {
   /** What could be taken out of a long method. */
   private List<Candidate> stretches() {
     MethodFact method = type.method(finding.members().get(0)).orElseThrow();
-    return Stretch.of(method).stream()
-        .map(
-            stretch ->
-                new Candidate(
-                    finding.id(),
-                    new Cure.Part(
-                        new ExtractMethod(stretch.place(), stretch.name()), stretch.effect())))
-        .toList();
+    List<Candidate> found = new ArrayList<>();
+    ExtractStages stages = Stages.of(type, method);
+    if (stages.stages().size() > 1) {
+      Effect effect =
+          new Effect(List.of(), List.of("up to %d methods more".formatted(stages.stages().size())));
+      found.add(new Candidate(finding.id(), new Cure.Staged(stages, effect)));
+    }
+    for (Stretch stretch : Stretch.of(method)) {
+      found.add(
+          new Candidate(
+              finding.id(),
+              new Cure.Part(new ExtractMethod(stretch.place(), stretch.name()), stretch.effect())));
+    }
+    return found;
   }
 
   private Candidate extractPart() {

@@ -5,9 +5,11 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
+import paredown.refactor.operation.remove.RemoveMember;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
@@ -140,6 +142,36 @@ public sealed interface Cure {
           .filter(ExtractSuperclass.acceptable()::contains)
           .filter(each -> !refactoring.accepted().contains(each))
           .map(each -> new Above(refactoring.accepting(each), effect));
+    }
+  }
+
+  /** A method of which each stage becomes one. */
+  record Staged(ExtractStages refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return this;
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.empty();
+    }
+  }
+
+  /** Something that goes, since nothing uses it. */
+  record Gone(Refactoring refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return this;
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return refactoring instanceof RemoveMember remove
+              && RemoveMember.acceptable().contains(kind)
+              && !remove.accepted().contains(kind)
+          ? Optional.of(new Gone(remove.accepting(kind), effect))
+          : Optional.empty();
     }
   }
 

@@ -33,6 +33,8 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
   private static final Set<String> NO_BEGINNING =
       Set.of("this", "the", "now", "we", "if", "no", "not", "an", "it", "there", "todo");
 
+  private static final Set<String> ARTICLES = Set.of("the", "now", "then", "first", "finally");
+
   /** What a parameter costs in lines, where one stretch is compared with another. */
   private static final int COST = 3;
 
@@ -44,7 +46,7 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
             .filter(span -> !span.jumps() && span.lines() >= LEAST_LINES)
             .filter(span -> span.lines() * LEAST_SHARE > method.range().lines())
             .filter(span -> span.lines() * 5 < method.range().lines() * 4)
-            .map(span -> new Stretch(method, span, inputs(method, span), method.body().left(span)))
+            .map(span -> of(method, span))
             .filter(stretch -> stretch.inputs() <= MOST_INPUTS && stretch.results().size() <= 1)
             .sorted(Comparator.comparingInt(Stretch::cost))
             .toList();
@@ -55,6 +57,11 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
       }
     }
     return chosen;
+  }
+
+  /** A stretch of a method as it is. */
+  static Stretch of(MethodFact method, Span span) {
+    return new Stretch(method, span, inputs(method, span), method.body().left(span));
   }
 
   private int cost() {
@@ -109,6 +116,7 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
         Stream.of(span.comment().split("[^A-Za-z]+"))
             .filter(word -> word.length() > 1)
             .map(String::toLowerCase)
+            .dropWhile(ARTICLES::contains)
             .toList();
     boolean told =
         !words.isEmpty()

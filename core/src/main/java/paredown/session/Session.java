@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.facts.FactsReader;
+import paredown.facts.TypeFact;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
@@ -24,6 +25,7 @@ import paredown.journal.Journal;
 import paredown.journal.Lock;
 import paredown.journal.Step;
 import paredown.program.CompileError;
+import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.AtExit;
@@ -40,6 +42,7 @@ import paredown.remedy.Candidate;
 import paredown.remedy.Candidates;
 import paredown.remedy.Remedies;
 import paredown.remedy.Remedy;
+import paredown.remedy.Stages;
 import paredown.smell.Detectors;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
@@ -260,6 +263,15 @@ public final class Session {
     progress.doing("planning, and checking that every name still means the same");
     Judged judged = required(Judged.of(refactoring, sources(), index()));
     return new Preview(refactoring, judged.change(), judged.verdict());
+  }
+
+  /** Plans the extraction of all stages of a method. */
+  public Preview stages(String type, String method) {
+    DeclaredType header = index().type(type);
+    Set<String> file = Set.of(header.file());
+    TypeFact fact =
+        FactsReader.again(sources(), List.copyOf(file), file).byName().get(header.name());
+    return preview(Stages.of(fact, method));
   }
 
   /** The findings that the project lives with. */

@@ -31,6 +31,8 @@ final class Composite {
 
   private final Refactoring whole;
   private final List<Judged> steps = new ArrayList<>();
+  private final List<String> left = new ArrayList<>();
+  private Refused refused;
   private Sources sources;
 
   private Composite(Refactoring whole, Sources sources) {
@@ -47,8 +49,36 @@ final class Composite {
    */
   static Judged of(Refactoring whole, Refactoring.Steps steps, Sources sources) {
     Composite composite = new Composite(whole, sources);
-    steps.all().forEach(composite::plan);
+    for (Refactoring step : steps.all()) {
+      if (steps.leaving()) {
+        composite.planOrLeave(step);
+      } else {
+        composite.plan(step);
+      }
+    }
+    if (composite.steps.isEmpty()) {
+      throw composite.refused;
+    }
     return composite.judged(steps.summary());
+  }
+
+  /** Plans a step, or notes why it is left out. */
+  private void planOrLeave(Refactoring step) {
+    int before = steps.size();
+    Sources here = sources;
+    try {
+      plan(step);
+      Judged judged = steps.get(before);
+      if (!judged.verdict().passed()) {
+        steps.remove(before);
+        sources = here;
+        left.add("Left out: %s.".formatted(step.says()));
+      }
+    } catch (Refused met) {
+      refused = refused == null ? met : refused;
+      String place = met.places().isEmpty() ? "" : " (" + met.places().get(0) + ")";
+      left.add("Left out: %s. %s%s".formatted(step.says(), met.getMessage(), place));
+    }
   }
 
   private void plan(Refactoring step) {
@@ -72,8 +102,7 @@ final class Composite {
     }
     files.values().removeIf(Composite::isAsBefore);
     Change change =
-        new Change(
-            summary, List.copyOf(files.values()), Map.of(), Map.of(), affected, report(steps));
+        new Change(summary, List.copyOf(files.values()), Map.of(), Map.of(), affected, report());
     return new Judged(whole, change, verdict(affected.size()), first);
   }
 
@@ -148,7 +177,7 @@ final class Composite {
             .orElse(said));
   }
 
-  private static Change.Report report(List<Judged> steps) {
+  private Change.Report report() {
     Set<String> api = new LinkedHashSet<>();
     Set<String> wider = new LinkedHashSet<>();
     Set<String> delegates = new LinkedHashSet<>();
@@ -173,6 +202,7 @@ final class Composite {
       }
       changes.add(step.change());
     }
+    notes.addAll(left);
     return new Change.Report(
             List.copyOf(api), List.copyOf(wider), List.copyOf(delegates), List.copyOf(notes))
         .assuming(List.copyOf(assumptions.values()))

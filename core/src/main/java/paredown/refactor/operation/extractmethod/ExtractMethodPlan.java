@@ -141,7 +141,8 @@ final class ExtractMethodPlan {
     int values = parameters.size() + literals.size();
     if (values > 4) {
       notes.add(
-          "It takes %d values; less code, or code around it, may need fewer.".formatted(values));
+          "%s takes %d values; less code, or code around it, may need fewer."
+              .formatted(arguments.name(), values));
     }
     if (!twins.isEmpty()) {
       String places = Listed.of(twins.stream().map(this::shown).distinct().toList());

@@ -1,0 +1,72 @@
+package paredown.remedy;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import paredown.UnusableRequest;
+import paredown.facts.MethodFact;
+import paredown.facts.Span;
+import paredown.facts.TypeFact;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractmethod.ExtractStages;
+
+/** The stages of a long method, which blank lines and comments part, each under a name. */
+public final class Stages {
+  private static final int LEAST_LINES = 3;
+
+  private Stages() {}
+
+  /**
+   * The extraction of all stages of a method.
+   *
+   * @param method its name, with parameter types where it is overloaded
+   * @throws UnusableRequest where the class has no such method, or several
+   */
+  public static ExtractStages of(TypeFact type, String method) {
+    List<MethodFact> meant =
+        type.methods().stream()
+            .filter(
+                each ->
+                    each.name().equals(method)
+                        || each.signature().replace(" ", "").equals(method.replace(" ", "")))
+            .toList();
+    if (meant.size() != 1) {
+      throw new UnusableRequest(
+          meant.isEmpty()
+              ? "%s has no method %s.".formatted(type.simpleName(), method)
+              : "%s has %d methods %s.".formatted(type.simpleName(), meant.size(), method),
+          meant.isEmpty()
+              ? "Name one of its methods."
+              : "Say which: %s."
+                  .formatted(
+                      String.join(", ", meant.stream().map(MethodFact::signature).toList())));
+    }
+    return of(type, meant.get(0));
+  }
+
+  /** The extraction of all stages of a method. */
+  static ExtractStages of(TypeFact type, MethodFact method) {
+    Set<String> taken = new HashSet<>();
+    type.methods().forEach(each -> taken.add(each.name()));
+    List<ExtractMethod> stages = new ArrayList<>();
+    List<List<Span>> paragraphs = method.body().paragraphs();
+    for (int i = 0; i < paragraphs.size(); i++) {
+      Span span = Span.joined(paragraphs.get(i));
+      boolean leaves = span.jumps() && i + 1 < paragraphs.size();
+      if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves) {
+        Stretch stretch = Stretch.of(method, span);
+        stages.add(new ExtractMethod(stretch.place(), free(stretch.name(), taken)));
+      }
+    }
+    return new ExtractStages(type.name(), method.signature().replace(" ", ""), stages);
+  }
+
+  private static String free(String name, Set<String> taken) {
+    String free = name;
+    for (int i = 2; !taken.add(free); i++) {
+      free = name + i;
+    }
+    return free;
+  }
+}
