@@ -37,7 +37,12 @@ final class MoveFieldSites implements Sites {
         sites.add(
             new Site(
                 same ? "near" : "to another package",
-                new MoveField(type, field.substring(field.indexOf('#') + 1), target, Set.of()),
+                new MoveField(
+                    type,
+                    field.substring(field.indexOf('#') + 1),
+                    target,
+                    java.util.Optional.empty(),
+                    Set.of()),
                 new TreeSet<>()));
       }
     }

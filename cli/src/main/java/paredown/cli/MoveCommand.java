@@ -129,13 +129,14 @@ final class MoveCommand extends PareCommand {
     }
   }
 
-  /** Takes a static field to another type. */
+  /** Takes a field to another type. */
   @Command(
       name = "field",
       mixinStandardHelpOptions = true,
       versionProvider = Pare.Version.class,
       description = {
-        "Takes a static field, a constant mostly, with its comment to another type.",
+        "Takes a field with its comment to another type: a static one as it is, one of objects to an",
+        "object of that type which each of them holds in a field and has for itself.",
         "All who name it follow, in code, imports and links, and it becomes as visible as they need."
       },
       footer = {
@@ -159,12 +160,18 @@ final class MoveCommand extends PareCommand {
     private String target;
 
     @Option(
+        names = "--through",
+        paramLabel = "FIELD",
+        description = "The field that holds the object, where there are several.")
+    private String through;
+
+    @Option(
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
         description =
             "Refusals to overrule, since you know better: mapped-field, "
-                + "reflected, serialized, started-earlier.")
+                + "reflected, serialized, started-earlier, target-shared.")
     private List<String> accepted = List.of();
 
     @Override
@@ -172,7 +179,11 @@ final class MoveCommand extends PareCommand {
       MemberName name = MemberName.of(what, "field", "DuesClerk#CENTS_A_METRE");
       return session.preview(
           new MoveField(
-              name.type(), name.member(), target, Accepted.of(accepted, MoveField.acceptable())));
+              name.type(),
+              name.member(),
+              target,
+              Optional.ofNullable(through),
+              Accepted.of(accepted, MoveField.acceptable())));
     }
   }
 

@@ -50,6 +50,7 @@ public enum RefusalKind {
   INNER_OBJECT(Mark.NOT_YET, "it needs the object around its old one"),
   TARGET_ELSEWHERE(Mark.UNSAFE, "the target cannot take it"),
   TARGET_CHANGES(Mark.UNSAFE, "its target could be another object, or none, while it runs"),
+  TARGET_SHARED(Mark.UNSAFE, "several objects could have one target, and would share it there"),
   TARGET_GENERIC(Mark.NOT_YET, "its target has type parameters"),
   MAYBE_NULL(Mark.UNSAFE, "it could be called on null, and where that shows would change"),
   STARTED_EARLIER(

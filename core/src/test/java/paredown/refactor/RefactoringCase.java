@@ -205,7 +205,7 @@ record RefactoringCase(
     }
     if (operation.get(1).equals("field")) {
       String[] named = operation.get(2).split("#");
-      return new MoveField(named[0], named[1], option("--to"), accepted());
+      return new MoveField(named[0], named[1], option("--to"), optional("--through"), accepted());
     }
     if (operation.get(1).equals("class")) {
       return new MoveType(operation.get(2), option("--to"), accepted());

@@ -52,8 +52,8 @@ public final class Differential {
   private static Map<String, String> files(String operation, Random random) {
     return switch (operation) {
       case "inline-class" -> RandomLazy.files(random);
-      case "parameter-object" -> RandomClump.files(random);
-      case "superclass" -> RandomSiblings.files(random);
+      case "parameter-object", "remove-parameter" -> RandomClump.files(random);
+      case "superclass", "remove-member" -> RandomSiblings.files(random);
       default -> RandomBody.files(random);
     };
   }

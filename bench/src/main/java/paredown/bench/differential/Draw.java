@@ -38,6 +38,9 @@ interface Draw {
                 "rename-type",
                 Draw::renameType));
     all.put("parameter-object", (program, random) -> parameterObject(program.files(), random));
+    all.put("move-field", Draw::moveField);
+    all.put("remove-member", (program, random) -> removeMember(random));
+    all.put("remove-parameter", (program, random) -> removeParameter(program.files(), random));
     all.put("superclass", (program, random) -> superclass(program.files(), random));
     all.put("extract-field", (program, random) -> extractField(program.files(), random));
     return all;
@@ -46,24 +49,20 @@ interface Draw {
   /** The operations that have programs of their own, which give them something to do. */
   Map<String, BiFunction<Map<String, String>, Random, String>> WITH_PROGRAMS =
       new TreeMap<>(
-          Map.of(
-              "extract-method",
-              Draw::extractMethod,
-              "inline-variable",
-              Draw::inlineVariable,
-              "extract-variable",
-              Draw::extractVariable,
-              "extract-field",
-              Draw::extractField,
-              "parameter-object",
-              Draw::parameterObject,
-              "superclass",
-              Draw::superclass,
-              "inline-method",
-              Draw::inlineMethod,
-              "inline-class",
-              (files, random) ->
-                  "inline class " + one(List.of("Sub", "Desk", "Part", "Part"), random)));
+          Map.ofEntries(
+              Map.entry("extract-method", Draw::extractMethod),
+              Map.entry("inline-variable", Draw::inlineVariable),
+              Map.entry("extract-variable", Draw::extractVariable),
+              Map.entry("extract-field", Draw::extractField),
+              Map.entry("parameter-object", Draw::parameterObject),
+              Map.entry("superclass", Draw::superclass),
+              Map.entry("remove-member", (files, random) -> removeMember(random)),
+              Map.entry("remove-parameter", Draw::removeParameter),
+              Map.entry("inline-method", Draw::inlineMethod),
+              Map.entry(
+                  "inline-class",
+                  (files, random) ->
+                      "inline class " + one(List.of("Sub", "Desk", "Part", "Part"), random))));
 
   /** A command as it is typed. */
   String command(RandomProgram program, Random random);
@@ -198,6 +197,42 @@ interface Draw {
     String parameters = one(List.of("from,name,until", "from,name,until", "name,until"), random);
     return "extract parameter-object %s --parameters %s --name Stay%s"
         .formatted(method, parameters, random.nextInt(2) == 0 ? " --everywhere" : "");
+  }
+
+  /** A field to an object that each object has, or to another class. */
+  private static String moveField(RandomProgram program, Random random) {
+    return "move field Owner#%s --to Target%s"
+        .formatted(
+            one(program.fields(), random), random.nextInt(9) == 0 ? " --through target" : "");
+  }
+
+  /** A member of a class of siblings, which little uses. */
+  private static String removeMember(Random random) {
+    String type = one(List.of("One", "Two", "Sub", "Three", "Top"), random);
+    List<String> members =
+        some(
+            List.of("step(int)", "total", "said", "help", "held", "LIMIT", "hook", "other", "base"),
+            1 + random.nextInt(2),
+            random);
+    return "remove member %s#%s".formatted(type, String.join(";", members));
+  }
+
+  /** A parameter of a program with clumps, which some of its methods do not use. */
+  private static String removeParameter(Map<String, String> files, Random random) {
+    String text = String.join("", files.values());
+    String parameter = one(List.of("loud", "more", "more", "loud", "until", "from"), random);
+    String method =
+        one(
+            List.of("Base#first", "Desk#second", "Desk#third", "Base#shown(int,String,long)"),
+            random);
+    if (method.equals("Base#first") && text.contains("int first(")) {
+      String list =
+          files
+              .getOrDefault("Base.java", "")
+              .replaceAll("(?s).*  int first\\(([^)]*until[^)]*)\\).*", "$1");
+      method += "(" + list.replaceAll(" \\w+(, |$)", ",").replaceAll(",$", "") + ")";
+    }
+    return "remove parameter %s#%s".formatted(method, parameter);
   }
 
   /** Some of what two classes have in common, or what one has. */

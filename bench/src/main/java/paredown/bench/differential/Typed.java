@@ -14,9 +14,12 @@ import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.inlinemethod.InlineMethod;
 import paredown.refactor.operation.inlinevariable.InlineVariable;
+import paredown.refactor.operation.movefield.MoveField;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.order.OrderMembers;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
+import paredown.refactor.operation.remove.RemoveMember;
+import paredown.refactor.operation.remove.RemoveParameter;
 import paredown.refactor.operation.rename.Rename;
 import paredown.refactor.operation.rename.RenameType;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
@@ -69,6 +72,12 @@ final class Typed {
           option("--name").orElseThrow(),
           words.contains("--everywhere"));
     }
+    if (words.get(0).equals("remove")) {
+      String[] named = words.get(2).split("#");
+      return words.get(1).equals("parameter")
+          ? new RemoveParameter(named[0], named[1], named[2])
+          : new RemoveMember(named[0], List.of(named[1].split(";")), false, accepted);
+    }
     if (words.get(0).equals("extract") && words.get(1).equals("superclass")) {
       return new ExtractSuperclass(
           List.of(words.get(2).split(",")), list("--members"), option("--name"), accepted);
@@ -120,6 +129,10 @@ final class Typed {
           accepted);
     }
     String[] member = words.get(2).split("#");
+    if (words.get(1).equals("field")) {
+      return new MoveField(
+          member[0], member[1], option("--to").orElseThrow(), option("--through"), accepted);
+    }
     return new MoveMethod(
         member[0],
         member[1],

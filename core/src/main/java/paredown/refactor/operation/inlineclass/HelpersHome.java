@@ -73,7 +73,9 @@ final class HelpersHome {
                     home,
                     MoveMethod.Wishes.NONE.through("static").delegate(false))));
     for (OwnerClass.Field field : owner.fields()) {
-      all.add(new MoveField(name(), field.name(), home(field, homes), whole.accepted()));
+      all.add(
+          new MoveField(
+              name(), field.name(), home(field, homes), Optional.empty(), whole.accepted()));
     }
     closed(homes)
         .forEach(

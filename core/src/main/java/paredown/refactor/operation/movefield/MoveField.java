@@ -1,6 +1,7 @@
 package paredown.refactor.operation.movefield;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import paredown.gate.Verdict;
@@ -16,14 +17,18 @@ import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 
 /**
- * Move field takes a static field to another class, and lets all who name it follow.
+ * Move field takes a field to another class, and lets all who name it follow: a static one as it
+ * is, one of objects to an object of the target that each of them holds.
  *
  * @param type the class, in any form that one type of the project answers to
  * @param field its name
  * @param target the class that gets it
+ * @param through the field that holds the target; empty where there is one only, or for static
+ *     fields
  * @param accepted the kinds of refusal that are accepted
  */
-public record MoveField(String type, String field, String target, Set<RefusalKind> accepted)
+public record MoveField(
+    String type, String field, String target, Optional<String> through, Set<RefusalKind> accepted)
     implements Refactoring {
 
   public MoveField {
@@ -73,15 +78,17 @@ public record MoveField(String type, String field, String target, Set<RefusalKin
         RefusalKind.MAPPED_FIELD,
         RefusalKind.REFLECTED,
         RefusalKind.SERIALIZED,
-        RefusalKind.STARTED_EARLIER);
+        RefusalKind.STARTED_EARLIER,
+        RefusalKind.TARGET_SHARED);
   }
 
   @Override
   public String command() {
-    return "pare move field %s --to %s%s"
+    return "pare move field %s --to %s%s%s"
         .formatted(
             Arguments.quoted(type + "#" + field),
             Arguments.quoted(target),
+            through.map(each -> " --through " + each).orElse(""),
             Arguments.accepting(accepted));
   }
 

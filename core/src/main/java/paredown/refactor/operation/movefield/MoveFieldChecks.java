@@ -12,11 +12,13 @@ import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Constants;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.FieldOnlookers;
@@ -55,20 +57,52 @@ final class MoveFieldChecks {
       throw new UnusableRequest(
           field.name() + " is in " + target.writtenName() + " already.", "Name another class.");
     }
-    requireStatic();
+    if (field.element().getKind() == ElementKind.ENUM_CONSTANT
+        || owner.element().getKind() == ElementKind.RECORD && !field.is(Modifier.STATIC)) {
+      throw refused(
+          RefusalKind.NEEDS_OWNER, "it is a constant of an enum, or a component of a record", "");
+    }
     FieldDeclaration.requireAlone(owner, field, "moved");
     requireTarget();
     requireFree();
-    requireNoStart();
+    if (field.is(Modifier.STATIC)) {
+      requireNoStart();
+    } else {
+      requireObject();
+    }
     FieldOnlookers.requireNone(owner, field, overruled, "moved");
   }
 
-  private void requireStatic() {
-    if (!field.is(Modifier.STATIC) || field.element().getKind() == ElementKind.ENUM_CONSTANT) {
+  /** What a field of objects needs besides. */
+  private void requireObject() {
+    if (target.element().getKind() != ElementKind.CLASS) {
       throw refused(
-          RefusalKind.NEEDS_OWNER,
-          "each object has its own, and only static fields move yet",
-          "Extract a class for fields of objects: pare extract class --help.");
+          RefusalKind.TARGET_ELSEWHERE, "only a plain class can have it", "Choose a class.");
+    }
+    boolean variable =
+        WritableType.variables(field.element().asType()).stream()
+            .anyMatch(each -> each.getGenericElement().equals(owner.element()));
+    if (variable) {
+      throw refused(RefusalKind.OWNER_TYPE_VARIABLE, RefusalKind.OWNER_TYPE_VARIABLE.why(), "");
+    }
+    if (field.tree().getInitializer() == null) {
+      if (field.is(Modifier.FINAL)) {
+        throw refused(
+            RefusalKind.CONSTRUCTOR_SHAPE,
+            "its class gives it its only value",
+            "Take final away first.");
+      }
+      return;
+    }
+    TreePath value = new TreePath(field.path(), field.tree().getInitializer());
+    boolean inert =
+        Constants.unknown(trees, value).isEmpty()
+            || Shift.isInert(program, new CalmCalls(program), value);
+    if (!inert || CodeElsewhere.instance(trees, value).isPresent()) {
+      throw refused(
+          RefusalKind.INITIALISATION_ORDER,
+          "working its value out could show, or needs its object, and would be done at another time",
+          "Give it its value in a constructor first.");
     }
   }
 

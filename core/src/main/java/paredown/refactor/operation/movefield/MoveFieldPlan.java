@@ -19,6 +19,7 @@ import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.DocsElsewhere;
 import paredown.refactor.carry.FieldPlace;
@@ -29,6 +30,7 @@ import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.Shadows;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.StaticImports;
 import paredown.refactor.name.TypeNames;
@@ -55,6 +57,9 @@ final class MoveFieldPlan {
   private final String key;
   private AccessLevel wanted = AccessLevel.PRIVATE;
 
+  /** Through what a field of objects is reached; null for a static one. */
+  private HeldTarget held;
+
   MoveFieldPlan(MoveField arguments, OwnerClass owner, OwnerClass.Field field, OwnerClass target) {
     this.arguments = arguments;
     this.owner = owner;
@@ -69,9 +74,13 @@ final class MoveFieldPlan {
   Change change() {
     Overruled overruled = new Overruled(arguments.accepted());
     new MoveFieldChecks(owner, field, target, overruled).require();
+    if (!field.is(Modifier.STATIC)) {
+      held = HeldTarget.of(owner, target, arguments.through());
+      held.require(field, overruled.overrules(RefusalKind.TARGET_SHARED));
+    }
     for (MemberUses.MemberUse use : MemberUses.of(program, Map.of(field.element(), field.key()))) {
       if (!use.isImport()) {
-        edits.add(use.file(), named(use));
+        edits.add(use.file(), held == null ? named(use) : asked(use));
       }
     }
     links();
@@ -129,6 +138,7 @@ final class MoveFieldPlan {
     return target.element().getKind().isInterface() ? AccessLevel.PUBLIC : level;
   }
 
+  /** What must be seen by all who ask for it, and be there. */
   private void seenFrom(TypeElement type, String place) {
     Sight sight = new Sight(type, program.elements());
     AccessLevel level = AccessLevel.neededBy(sight, target.element());
@@ -158,6 +168,31 @@ final class MoveFieldPlan {
     return own
         ? new Replacement(start, end, List.of(text.done()), List.of())
         : Rewriting.of(unit, start, end, "it is in another class now", text.done());
+  }
+
+  /** A field of objects, asked of the object that holds it. */
+  private Replacement asked(MemberUses.MemberUse use) {
+    UnitTrees unit = use.trees();
+    TypeElement scope = use.scope();
+    Sight sight = new Sight(scope == null ? owner.element() : scope, program.elements());
+    seenFrom(scope == null ? owner.element() : scope, use.place());
+    widening.open(held.field().element(), sight, held.field().name(), use.place());
+    Written.Text text = Written.text("");
+    Optional<Use> receiver = program.uses().at(use.file(), use.offset(), UseKind.RECEIVER);
+    String qualifier = use.simple() ? new Shadows(use, held.field().name()).qualifier() : "";
+    receiver.ifPresent(
+        each -> {
+          if (qualifier.isEmpty()) {
+            text.hereStill(UseKind.RECEIVER, each.key(), each.place());
+          } else {
+            Shadows.write(text, each, qualifier);
+          }
+        });
+    text.name(held.field().name(), held.field().key()).text(".");
+    text.name(field.name(), key, Rewriting.name(unit, use.offset()));
+    int end = use.offset() + field.name().length();
+    return Replacement.of(use.offset(), end, text.done())
+        .proving("%s is there, and is no other's".formatted(held.field().name()));
   }
 
   private boolean isOwn(String file, int offset) {
@@ -213,7 +248,7 @@ final class MoveFieldPlan {
         new Indent(
             from.member(), to.member(), new Indent.Level(from.unit(), to.unit()), to.lineEnd());
     Carried carried = new Carried(trees.path(), start, end, inside, indent, null);
-    FieldPlace place = FieldPlace.ofStatic(target);
+    FieldPlace place = held == null ? FieldPlace.ofStatic(target) : FieldPlace.ofInstance(target);
     edits.add(
         target.trees().path(),
         Replacement.of(
