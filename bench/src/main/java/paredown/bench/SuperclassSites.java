@@ -68,6 +68,7 @@ final class SuperclassSites implements Sites {
         new ExtractSuperclass(
             types.stream().map(TypeFact::name).toList(),
             List.of(method.signature()),
+            List.of(),
             Optional.ofNullable(name),
             Set.of()),
         new TreeSet<>(callers.of(types.get(0), method.signature())));

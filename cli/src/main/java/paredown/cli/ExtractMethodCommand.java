@@ -55,10 +55,10 @@ final class ExtractMethodCommand extends ChangeCommand {
 
   @Option(
       names = "--duplicates",
-      paramLabel = "none|all|project",
+      paramLabel = "none|any|all|project",
       description =
           "all: other places of the class that say the same call it, too; literals in which they"
-              + " differ become parameters. project: those of all classes of the package as well,"
+              + " differ become parameters. any: the same, if there are any. project: those of all classes of the package as well,"
               + " where it needs no object. none is usual.")
   private String duplicates = "none";
 
@@ -106,7 +106,7 @@ final class ExtractMethodCommand extends ChangeCommand {
         .orElseThrow(
             () ->
                 new UnusableRequest(
-                    "--duplicates is none, all or project, not " + duplicates + ".",
+                    "--duplicates is none, any, all or project, not " + duplicates + ".",
                     "Say --duplicates all, or leave it out."));
   }
 }

@@ -42,6 +42,15 @@ final class ExtractSuperclassCommand extends ChangeCommand {
   private String members = "";
 
   @Option(
+      names = "--parts",
+      paramLabel = "PLACE",
+      split = ",",
+      description =
+          "Places that say the same, one in each class: each becomes a method first, with the name"
+              + " that --members gives, and that goes up.")
+  private List<String> parts = List.of();
+
+  @Option(
       names = "--name",
       paramLabel = "NAME",
       description =
@@ -63,6 +72,7 @@ final class ExtractSuperclassCommand extends ChangeCommand {
         new ExtractSuperclass(
             types.stream().map(String::strip).toList(),
             ExtractClassCommand.selectors(members),
+            parts.stream().map(String::strip).toList(),
             Optional.ofNullable(name),
             Accepted.of(accepted, ExtractSuperclass.acceptable())));
   }

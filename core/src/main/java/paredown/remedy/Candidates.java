@@ -289,10 +289,8 @@ public final class Candidates {
 
   /** What stands in a place, and where that can be no method, the part of it that can. */
   private List<RepeatedRun> runs(Evidence.Row row) {
-    int lines = Integer.parseInt(row.uses().get(0).replaceAll(".*, (\\d+) lines?$", "$1"));
     List<RepeatedRun> runs = new ArrayList<>();
-    type.method(row.member())
-        .flatMap(method -> RepeatedRun.of(method, row.line(), row.line() + lines - 1))
+    RepeatedRun.of(type, row)
         .ifPresent(
             run -> {
               runs.add(run);

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
+import paredown.facts.TypeFact;
+import paredown.smell.Evidence;
 
 /**
  * A run of statements that stands elsewhere, too, or the longest part of it that could be a method:
@@ -24,6 +26,13 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
     int block = within.isEmpty() ? 0 : within.get(0).block();
     List<Span> siblings = within.stream().filter(span -> span.block() == block).toList();
     return siblings.isEmpty() ? Optional.empty() : Optional.of(new RepeatedRun(method, siblings));
+  }
+
+  /** The statements that a row of evidence shows, in a class. */
+  static Optional<RepeatedRun> of(TypeFact type, Evidence.Row row) {
+    int lines = Integer.parseInt(row.uses().get(0).replaceAll(".*, (\\d+) lines?$", "$1"));
+    return type.method(row.member())
+        .flatMap(method -> of(method, row.line(), row.line() + lines - 1));
   }
 
   /** Whether it could be a method as far as the facts tell. */
@@ -48,6 +57,22 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
 
   private int words() {
     return spans.stream().mapToInt(span -> span.wording().words()).sum();
+  }
+
+  private List<Long> wording() {
+    return spans.stream().map(span -> span.wording().hash()).toList();
+  }
+
+  /** The part of it that says the same as another; empty where none does. */
+  Optional<RepeatedRun> like(RepeatedRun other) {
+    List<Long> wanted = other.wording();
+    for (int i = 0; i + wanted.size() <= spans.size(); i++) {
+      RepeatedRun part = new RepeatedRun(method, spans.subList(i, i + wanted.size()));
+      if (part.wording().equals(wanted)) {
+        return Optional.of(part);
+      }
+    }
+    return Optional.empty();
   }
 
   int lines() {

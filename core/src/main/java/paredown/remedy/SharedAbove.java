@@ -11,6 +11,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
+import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.text.NameWords;
 
@@ -18,6 +19,9 @@ import paredown.text.NameWords;
  * What classes that repeat each other could have in the class that they extend, or in a new one.
  */
 final class SharedAbove {
+  /** How many parts of methods are tried. */
+  private static final int TRIED = 3;
+
   private final Finding finding;
   private final List<TypeFact> types;
   private final Set<String> taken;
@@ -45,7 +49,68 @@ final class SharedAbove {
         types.size() > 1
             && types.stream().allMatch(each -> each.kind() == TypeFact.Kind.CLASS)
             && types.stream().map(TypeFact::superclass).distinct().count() == 1;
-    return siblings ? new SharedAbove(finding, types, taken, all.keySet()).candidates() : List.of();
+    if (!siblings) {
+      return List.of();
+    }
+    SharedAbove shared = new SharedAbove(finding, types, taken, all.keySet());
+    List<Candidate> found = new ArrayList<>(shared.candidates());
+    found.addAll(shared.parts());
+    return found;
+  }
+
+  /** Parts of methods that all of them say become one method above. */
+  private List<Candidate> parts() {
+    Set<String> files = new LinkedHashSet<>();
+    types.forEach(type -> files.add(type.range().file()));
+    boolean above = known.contains(types.get(0).superclass());
+    Optional<String> name = above ? Optional.empty() : name();
+    if (files.size() < types.size() || !above && name.isEmpty()) {
+      return List.of();
+    }
+    List<Candidate> found = new ArrayList<>();
+    Set<String> tried = new LinkedHashSet<>();
+    for (Evidence.Row row : finding.evidence().rows()) {
+      Optional<RepeatedRun> run =
+          row.file().equals(types.get(0).range().file())
+              ? RepeatedRun.of(types.get(0), row)
+              : Optional.empty();
+      run.filter(each -> !each.isPlain())
+          .map(RepeatedRun::plainPart)
+          .orElse(run)
+          .filter(each -> found.size() < TRIED && tried.add(each.place()))
+          .flatMap(each -> part(each, name))
+          .ifPresent(found::add);
+    }
+    return found;
+  }
+
+  private Optional<Candidate> part(RepeatedRun run, Optional<String> name) {
+    List<String> places = new ArrayList<>(List.of(run.place()));
+    for (TypeFact type : types.subList(1, types.size())) {
+      Optional<String> place =
+          finding.evidence().rows().stream()
+              .filter(row -> row.file().equals(type.range().file()))
+              .flatMap(row -> RepeatedRun.of(type, row).stream())
+              .flatMap(other -> other.like(run).stream())
+              .map(RepeatedRun::place)
+              .findFirst();
+      if (place.isEmpty()) {
+        return Optional.empty();
+      }
+      places.add(place.get());
+    }
+    ExtractSuperclass extract =
+        new ExtractSuperclass(
+            types.stream().map(TypeFact::name).toList(),
+            List.of(run.name()),
+            places,
+            name,
+            Set.of());
+    Effect effect =
+        new Effect(
+            List.of(new Effect.Figure("lines of it in each class", run.lines(), 1)),
+            List.of("1 method more"));
+    return Optional.of(new Candidate(finding.id(), new Cure.Above(extract, effect)));
   }
 
   private List<Candidate> candidates() {
@@ -67,6 +132,7 @@ final class SharedAbove {
         new ExtractSuperclass(
             types.stream().map(TypeFact::name).toList(),
             members.stream().map(this::selector).toList(),
+            List.of(),
             name,
             Set.of());
     Effect effect =

@@ -137,6 +137,7 @@ record RefactoringCase(
       return new ExtractSuperclass(
           List.of(operation.get(2).split(",")),
           List.of(option("--members").split(",(?![^(]*\\))")),
+          optional("--parts").map(parts -> List.of(parts.split(","))).orElse(List.of()),
           optional("--name"),
           accepted());
     }

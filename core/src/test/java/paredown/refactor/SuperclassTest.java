@@ -57,7 +57,11 @@ class SuperclassTest {
             .sources();
     ExtractSuperclass extract =
         new ExtractSuperclass(
-            classes, members, Optional.of(name).filter(each -> !each.isEmpty()), Set.of());
+            classes,
+            members,
+            List.of(),
+            Optional.of(name).filter(each -> !each.isEmpty()),
+            Set.of());
     return assertThrows(UnusableRequest.class, () -> Judged.of(extract, sources, sources.index()));
   }
 

@@ -80,7 +80,11 @@ final class Typed {
     }
     if (words.get(0).equals("extract") && words.get(1).equals("superclass")) {
       return new ExtractSuperclass(
-          List.of(words.get(2).split(",")), list("--members"), option("--name"), accepted);
+          List.of(words.get(2).split(",")),
+          list("--members"),
+          list("--parts"),
+          option("--name"),
+          accepted);
     }
     if (words.get(0).equals("extract") && !words.get(1).equals("class")) {
       return new ExtractVariable(

@@ -12,6 +12,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -29,6 +30,8 @@ import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.effect.Deed;
 import paredown.refactor.effect.Deeds;
 import paredown.refactor.nulls.NullDoubt;
+import paredown.refactor.startup.Starts;
+import paredown.refactor.startup.StaticStart;
 
 /**
  * A shift lets an expression run at another time of its body: later, where the value of its
@@ -101,7 +104,28 @@ public final class Shift {
 
   /** Whether leaving it out changes nothing: it does nothing and cannot fail. */
   public boolean isOmissible() {
-    return isQuiet() && !failure.otherwise() && areThere().isEmpty();
+    return isQuiet() && !failure.otherwise() && areThere().isEmpty() && started().isEmpty();
+  }
+
+  /**
+   * Why it matters when the classes that it starts are started; that it does not is assumed where
+   * they are not loud.
+   */
+  private Optional<Obstacle> started() {
+    for (Map.Entry<TypeElement, StaticStart.Sound> each :
+        Starts.in(program, expression).entrySet()) {
+      String name = each.getKey().getSimpleName().toString();
+      if (each.getValue() == StaticStart.Sound.LOUD) {
+        return obstacle(
+            RefusalKind.STARTED_EARLIER,
+            "working its value out starts %s, and that shows".formatted(name),
+            expression);
+      }
+      assume(
+          Assumption.Kind.START,
+          "it shows nowhere when the static parts of %s are initialised".formatted(name));
+    }
+    return Optional.empty();
   }
 
   /** Whether it gives the same before and after another expression, whatever that does. */
@@ -114,7 +138,8 @@ public final class Shift {
   /** Whether code does nothing, cannot fail, and looks at nothing that could change. */
   public static boolean isInert(Program program, CalmCalls calm, TreePath code) {
     return calm.effects().of(code).kinds().isEmpty()
-        && !Failure.of(program, calm.effects(), code).isPossible();
+        && !Failure.of(program, calm.effects(), code).isPossible()
+        && !Starts.in(program, code).containsValue(StaticStart.Sound.LOUD);
   }
 
   /** Whether it calls something. */
@@ -209,6 +234,14 @@ public final class Shift {
       if (met.isPresent()) {
         return met;
       }
+    }
+    boolean shown =
+        skipped
+            || between.later()
+            || between.code().stream().anyMatch(code -> calm.effects().of(code).hasAny(SEEN));
+    Optional<Obstacle> starting = shown ? started() : Optional.empty();
+    if (starting.isPresent()) {
+      return starting;
     }
     return certain ? Optional.empty() : failing(between, skipped || between.later());
   }

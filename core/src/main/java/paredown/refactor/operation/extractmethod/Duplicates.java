@@ -3,6 +3,8 @@ package paredown.refactor.operation.extractmethod;
 /** Which other places that say the same call the new method, too. */
 public enum Duplicates {
   NONE,
+  /** Those of the class, if there are any. */
+  ANY,
   /** All of the class. */
   ALL,
   /** All of the project; the method belongs to the class then, and needs no object. */

@@ -79,7 +79,7 @@ final class ExtractMethodPlan {
 
     List<Callee> twins = callees(shape, parameters);
     boolean asked = arguments.duplicates() != Duplicates.NONE;
-    if (asked && twins.isEmpty()) {
+    if (asked && twins.isEmpty() && arguments.duplicates() != Duplicates.ANY) {
       throw new UnusableRequest(
           "No other place of %s says the same and could call it."
               .formatted(isEverywhere() ? "the project" : owner.writtenName()),

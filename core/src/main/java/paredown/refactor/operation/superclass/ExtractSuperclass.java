@@ -12,6 +12,8 @@ import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Words;
+import paredown.refactor.operation.extractmethod.Duplicates;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.plan.Arguments;
 import paredown.text.Listed;
 
@@ -23,46 +25,69 @@ import paredown.text.Listed;
  *     the first go up, and those of the others that say the same are gone
  * @param members names of its fields, and of its methods, with parameter types where they are
  *     overloaded
+ * @param parts places that say the same, one in each class: each becomes a method first, with the
+ *     name of the one member; mostly none
  * @param name the simple name of a new superclass; empty where the one that they have gets the
  *     members
  * @param accepted the kinds of refusal that are accepted
  */
 public record ExtractSuperclass(
-    List<String> classes, List<String> members, Optional<String> name, Set<RefusalKind> accepted)
+    List<String> classes,
+    List<String> members,
+    List<String> parts,
+    Optional<String> name,
+    Set<RefusalKind> accepted)
     implements Refactoring {
 
   public ExtractSuperclass {
     classes = List.copyOf(new LinkedHashSet<>(classes));
     members = List.copyOf(new LinkedHashSet<>(members));
+    parts = List.copyOf(parts);
     accepted = Set.copyOf(accepted);
   }
 
-  /** The same under another name. */
+  /** The same where the new superclass, or the method that parts become, has another name. */
   public ExtractSuperclass named(String other) {
     return new ExtractSuperclass(
-        classes, members, name.isEmpty() ? name : Optional.of(other), accepted);
+        classes,
+        parts.isEmpty() ? members : List.of(other),
+        parts,
+        parts.isEmpty() && name.isPresent() ? Optional.of(other) : name,
+        accepted);
   }
 
   /** The same where a kind of refusal is accepted, too. */
   public ExtractSuperclass accepting(RefusalKind kind) {
     Set<RefusalKind> more = new LinkedHashSet<>(accepted);
     more.add(kind);
-    return new ExtractSuperclass(classes, members, name, more);
+    return new ExtractSuperclass(classes, members, parts, name, more);
   }
 
   @Override
   public Optional<Steps> steps(Sources sources) {
     requireArguments();
-    if (name.isEmpty()) {
+    if (name.isEmpty() && parts.isEmpty()) {
       return Optional.empty();
     }
-    Words.requireClassName(name.get());
     List<Refactoring> all = new ArrayList<>();
-    all.add(new NewParent(this));
+    for (String part : parts) {
+      all.add(new ExtractMethod(part, members.get(0), Optional.empty(), Duplicates.ANY, Set.of()));
+    }
+    name.ifPresent(
+        each -> {
+          Words.requireClassName(each);
+          all.add(new NewParent(this));
+        });
     all.add(new MoveUp(this));
     String summary =
-        "%s stands above %s and has %s."
-            .formatted(name.get(), Listed.of(simpleNames()), Listed.of(members));
+        name.map(
+                each ->
+                    "%s stands above %s and has %s."
+                        .formatted(each, Listed.of(simpleNames()), Listed.of(members)))
+            .orElseGet(
+                () ->
+                    "What %s say alike is %s of their superclass."
+                        .formatted(Listed.of(simpleNames()), members.get(0)));
     return Optional.of(new Steps(summary, all));
   }
 
@@ -70,6 +95,11 @@ public record ExtractSuperclass(
     if (members.isEmpty()) {
       throw new UnusableRequest(
           "No members are named.", "Say which go up: --members register,waiting.");
+    }
+    if (!parts.isEmpty() && (members.size() != 1 || parts.size() != classes.size())) {
+      throw new UnusableRequest(
+          "--parts takes one place in each class, and one name for the method that they become.",
+          "For example: --parts Desk:10-14,Till:20-24 --members total.");
     }
   }
 
@@ -100,10 +130,11 @@ public record ExtractSuperclass(
 
   @Override
   public String command() {
-    return "pare extract superclass %s --members %s%s%s"
+    return "pare extract superclass %s --members %s%s%s%s"
         .formatted(
             Arguments.quoted(String.join(",", classes)),
             Arguments.quoted(String.join(",", members)),
+            parts.isEmpty() ? "" : " --parts " + Arguments.quoted(String.join(",", parts)),
             name.map(each -> " --name " + each).orElse(""),
             Arguments.accepting(accepted));
   }
@@ -111,6 +142,10 @@ public record ExtractSuperclass(
   @Override
   public String says() {
     return name.map(each -> "extract superclass " + each)
-        .orElseGet(() -> "move %s up to the superclass".formatted(Listed.of(members)));
+        .orElseGet(
+            () ->
+                parts.isEmpty()
+                    ? "move %s up to the superclass".formatted(Listed.of(members))
+                    : "extract method %s of the superclass".formatted(members.get(0)));
   }
 }
