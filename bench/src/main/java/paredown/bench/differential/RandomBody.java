@@ -94,6 +94,19 @@ final class RandomBody {
         }
       }
 
+      class Late {
+        static {
+          Main.say("late");
+        }
+
+        static int start = 5;
+        int own = 6;
+
+        static int given() {
+          return 3;
+        }
+      }
+
       class Tide {
         int h;
 
@@ -164,7 +177,7 @@ final class RandomBody {
 
   private String value() {
     String x = variable();
-    return switch (random.nextInt(22)) {
+    return switch (random.nextInt(23)) {
       case 0 -> "" + random.nextInt(7);
       case 1, 2, 3 -> x;
       case 4 -> x + " + " + variable();
@@ -184,6 +197,7 @@ final class RandomBody {
       case 18 -> "-" + x;
       case 19 -> changed() + one("++", "--");
       case 20 -> "list.get(" + x + " & 1)";
+      case 21 -> one("Late.start", "Late.given()", "new Late().own");
       default -> "(" + x + " = " + x + " + 1)";
     };
   }

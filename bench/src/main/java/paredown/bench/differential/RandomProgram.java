@@ -34,6 +34,20 @@ final class RandomProgram {
       }
       """;
 
+  /** A class that shows when it is started. */
+  private static final String LATE =
+      """
+      public class Late {
+        static {
+          Log.text("late");
+        }
+        static int start = 5;
+        static int given() {
+          return 3;
+        }
+      }
+      """;
+
   private final Random random;
   private final RandomCode code;
   private final Map<String, String> files = new LinkedHashMap<>();
@@ -68,6 +82,7 @@ final class RandomProgram {
     base = code.chance(50);
     cloneable = code.chance(12);
     files.put("Log.java", LOG);
+    files.put("Late.java", LATE);
     target();
     if (base) {
       base();
@@ -204,9 +219,9 @@ final class RandomProgram {
   }
 
   private RandomCode.Scope scope(boolean list, boolean held) {
-    List<String> ints = new ArrayList<>(List.of("a", "b", "c", "this.a", "s"));
+    List<String> ints = new ArrayList<>(List.of("a", "b", "c", "this.a", "s", "Late.start"));
     List<String> set = new ArrayList<>(List.of("a", "b", "s"));
-    List<String> calls = new ArrayList<>(List.of("a()", "Log.next()"));
+    List<String> calls = new ArrayList<>(List.of("a()", "Log.next()", "Late.given()"));
     if (base) {
       ints.add("low");
       calls.add("hook(%)");

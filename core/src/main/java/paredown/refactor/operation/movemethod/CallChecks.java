@@ -13,6 +13,8 @@ import paredown.refactor.code.StandAlone;
 import paredown.refactor.effect.EvaluationOrder;
 import paredown.refactor.nulls.NonNull;
 import paredown.refactor.nulls.NullDoubt;
+import paredown.refactor.startup.Starts;
+import paredown.refactor.startup.StaticStart;
 
 /** What must hold before a call of a method that moves can ask elsewhere. */
 final class CallChecks {
@@ -56,6 +58,9 @@ final class CallChecks {
               ? "a caller's expression that could fail would be lost"
               : "a caller's expression would be lost");
     }
+    if (!keeps && times == 0 && !moving.acceptsStart()) {
+      requireQuietStart(object);
+    }
     if (!keeps && times > 1 && !order.isRepeatable(object)) {
       throw call.refused(RefusalKind.CALL_ORDER, "it would be evaluated twice");
     }
@@ -88,6 +93,27 @@ final class CallChecks {
                   + " worked out any more",
               call.use().place());
     }
+  }
+
+  /** Classes that only the lost object would have started must not show that. */
+  private void requireQuietStart(TreePath object) {
+    Starts.in(moving.program(), object)
+        .forEach(
+            (type, sound) -> {
+              if (sound == StaticStart.Sound.LOUD) {
+                throw call.refused(
+                    RefusalKind.STARTED_EARLIER,
+                    "a caller's expression starts %s, which shows".formatted(type.getSimpleName()));
+              }
+              moving
+                  .owner()
+                  .assumptions()
+                  .add(
+                      Assumption.Kind.START,
+                      "it shows nowhere when the static parts of %s are initialised"
+                          .formatted(type.getSimpleName()),
+                      call.use().place());
+            });
   }
 
   /** No code seen leaves null there, so that it is assumed to be an object. */

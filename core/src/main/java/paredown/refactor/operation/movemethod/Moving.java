@@ -25,6 +25,7 @@ final class Moving {
   private final OwnerClass.Method method;
   private final String name;
   private final boolean acceptsNull;
+  private final boolean acceptsStart;
   private final TargetThere targetThere;
   private final CalmCalls calm;
   private final Given given;
@@ -42,6 +43,7 @@ final class Moving {
     this.method = route.method();
     this.name = wishes.name().orElse(method.name());
     this.acceptsNull = wishes.accepted().contains(RefusalKind.MAYBE_NULL);
+    this.acceptsStart = wishes.accepted().contains(RefusalKind.STARTED_EARLIER);
     this.targetThere = new TargetThere(route, acceptsNull);
     this.calm = new CalmCalls(route.program());
     this.given = new Given(route, calm, wishes.owner(), forced);
@@ -82,6 +84,10 @@ final class Moving {
   }
 
   /** Whether it was said that callers never ask null. */
+  boolean acceptsStart() {
+    return acceptsStart;
+  }
+
   boolean acceptsNull() {
     return acceptsNull;
   }
