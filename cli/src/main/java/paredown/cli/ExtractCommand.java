@@ -23,7 +23,8 @@ import picocli.CommandLine.Command;
       NamingCommand.OfConstant.class,
       NamingCommand.OfField.class,
       ExtractParameterObjectCommand.class,
-      ExtractSuperclassCommand.class
+      ExtractSuperclassCommand.class,
+      ExtractBuilderCommand.class
     })
 final class ExtractCommand extends PareCommand {
 
@@ -32,6 +33,6 @@ final class ExtractCommand extends PareCommand {
     throw new UnusableRequest(
         "Extract what?",
         "Try --help of pare extract class, extract method, extract variable, extract constant,"
-            + " extract field, extract parameter-object, extract superclass.");
+            + " extract field, extract parameter-object, extract superclass, extract builder.");
   }
 }

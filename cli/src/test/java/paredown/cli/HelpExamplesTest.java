@@ -24,6 +24,7 @@ class HelpExamplesTest {
           NamingCommand.OfField.class,
           ExtractParameterObjectCommand.class,
           ExtractSuperclassCommand.class,
+          ExtractBuilderCommand.class,
           InlineCommand.OfClass.class,
           InlineCommand.OfMethod.class,
           InlineCommand.OfVariable.class,

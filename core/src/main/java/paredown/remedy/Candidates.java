@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
@@ -74,7 +75,7 @@ public final class Candidates {
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
       case REPEATED -> oneForAll();
       case UNUSED -> figure("helpers").isPresent() ? List.of(inline()) : List.of();
-      case CONSTRUCTOR -> List.of();
+      case CONSTRUCTOR -> List.of(builder());
     };
   }
 
@@ -167,6 +168,17 @@ public final class Candidates {
                 List.of(
                     new Effect.Figure("parameters of each list together", parameters, 1),
                     new Effect.Figure("parameters in all", lists * parameters, lists)),
+                List.of("1 class more"))));
+  }
+
+  private Candidate builder() {
+    long constructors = type.methods().stream().filter(MethodFact::isConstructor).count();
+    return new Candidate(
+        finding.id(),
+        new Cure.Built(
+            new ExtractBuilder(type.name(), ExtractBuilder.USUAL, Set.of()),
+            new Effect(
+                List.of(new Effect.Figure("constructors at most", (int) constructors, 1)),
                 List.of("1 class more"))));
   }
 

@@ -3,6 +3,7 @@ package paredown.remedy;
 import java.util.Optional;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractmethod.ExtractStages;
@@ -155,6 +156,22 @@ public sealed interface Cure {
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
       return Optional.empty();
+    }
+  }
+
+  /** A builder in the place of constructors that grow. */
+  record Built(ExtractBuilder refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return new Built(refactoring.named(name), effect);
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.of(kind)
+          .filter(ExtractBuilder.acceptable()::contains)
+          .filter(each -> !refactoring.accepted().contains(each))
+          .map(each -> new Built(refactoring.accepting(each), effect));
     }
   }
 

@@ -39,7 +39,8 @@ class AssumptionKindTest {
             "inline-class",
             "parameter-object",
             "superclass",
-            "remove")) {
+            "remove",
+            "builder")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         each.assumed().forEach(line -> examples.putIfAbsent(line.replaceAll(" .*", ""), each));
       }

@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 import paredown.Fixture;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
@@ -132,6 +133,10 @@ record RefactoringCase(
           List.of(option("--parameters").split(",")),
           option("--name"),
           operation.contains("--everywhere"));
+    }
+    if (operation.get(0).equals("extract") && operation.get(1).equals("builder")) {
+      return new ExtractBuilder(
+          operation.get(2), optional("--name").orElse(ExtractBuilder.USUAL), accepted());
     }
     if (operation.get(0).equals("extract") && operation.get(1).equals("superclass")) {
       return new ExtractSuperclass(

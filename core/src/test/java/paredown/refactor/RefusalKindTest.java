@@ -55,7 +55,8 @@ class RefusalKindTest {
             "inline-class",
             "parameter-object",
             "superclass",
-            "remove")) {
+            "remove",
+            "builder")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());
       }

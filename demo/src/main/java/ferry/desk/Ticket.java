@@ -5,6 +5,11 @@ public final class Ticket {
   private final Passenger passenger;
   private final int fare;
 
+  /** A free one. */
+  public Ticket(Passenger passenger) {
+    this(passenger, 0);
+  }
+
   public Ticket(Passenger passenger, int fare) {
     this.passenger = passenger;
     this.fare = fare;

@@ -53,6 +53,7 @@ public final class Differential {
     return switch (operation) {
       case "inline-class" -> RandomLazy.files(random);
       case "parameter-object", "remove-parameter" -> RandomClump.files(random);
+      case "builder" -> RandomGrowing.files(random);
       case "superclass", "remove-member" -> RandomSiblings.files(random);
       default -> RandomBody.files(random);
     };

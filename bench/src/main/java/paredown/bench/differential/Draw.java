@@ -38,6 +38,7 @@ interface Draw {
                 "rename-type",
                 Draw::renameType));
     all.put("parameter-object", (program, random) -> parameterObject(program.files(), random));
+    all.put("builder", (program, random) -> "extract builder Order");
     all.put("move-field", Draw::moveField);
     all.put("remove-member", (program, random) -> removeMember(random));
     all.put("remove-parameter", (program, random) -> removeParameter(program.files(), random));
@@ -56,6 +57,7 @@ interface Draw {
               Map.entry("extract-field", Draw::extractField),
               Map.entry("parameter-object", Draw::parameterObject),
               Map.entry("superclass", Draw::superclass),
+              Map.entry("builder", (files, random) -> "extract builder Order"),
               Map.entry("remove-member", (files, random) -> removeMember(random)),
               Map.entry("remove-parameter", Draw::removeParameter),
               Map.entry("inline-method", Draw::inlineMethod),

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
@@ -77,6 +78,9 @@ final class Typed {
       return words.get(1).equals("parameter")
           ? new RemoveParameter(named[0], named[1], named[2])
           : new RemoveMember(named[0], List.of(named[1].split(";")), false, accepted);
+    }
+    if (words.get(0).equals("extract") && words.get(1).equals("builder")) {
+      return new ExtractBuilder(words.get(2), ExtractBuilder.USUAL, accepted);
     }
     if (words.get(0).equals("extract") && words.get(1).equals("superclass")) {
       return new ExtractSuperclass(
