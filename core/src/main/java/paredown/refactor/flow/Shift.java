@@ -235,6 +235,10 @@ public final class Shift {
         return met;
       }
     }
+    Optional<Obstacle> starts = startedBetween(between);
+    if (starts.isPresent()) {
+      return starts;
+    }
     boolean shown =
         skipped
             || between.later()
@@ -244,6 +248,21 @@ public final class Shift {
       return starting;
     }
     return certain ? Optional.empty() : failing(between, skipped || between.later());
+  }
+
+  /** Why it matters that code between starts a class that shows it. */
+  private Optional<Obstacle> startedBetween(Between between) {
+    boolean shows =
+        deeds.hasAny(SEEN) || Starts.in(program, expression).containsValue(StaticStart.Sound.LOUD);
+    for (TreePath code : shows ? between.code() : List.<TreePath>of()) {
+      if (Starts.in(program, code).containsValue(StaticStart.Sound.LOUD)) {
+        return obstacle(
+            RefusalKind.STARTED_EARLIER,
+            "a class that shows when it starts is started between",
+            code);
+      }
+    }
+    return Optional.empty();
   }
 
   private TreePath jump(Between between) {

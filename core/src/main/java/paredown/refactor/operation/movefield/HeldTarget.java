@@ -111,6 +111,7 @@ record HeldTarget(OwnerClass owner, OwnerClass target, OwnerClass.Field field) {
     for (TreePath value : values) {
       requireOwn(moved, value, shared);
     }
+    before.addAll(values);
     for (TreePath code : before) {
       boolean comes =
           !OwnerTouches.in(owner, code).isEmpty()

@@ -12,6 +12,7 @@ import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
 import paredown.edit.Replacement;
 import paredown.program.Program;
@@ -124,7 +125,8 @@ final class RemoveMemberPlan {
     }
     FieldOnlookers.requireNone(owner, field, overruled, "removed");
     if (field.tree().getInitializer() != null
-        && !isOmissible(new TreePath(field.path(), field.tree().getInitializer()))) {
+        && !isOmissible(
+            new TreePath(field.path(), field.tree().getInitializer()), field.element().asType())) {
       throw refused(
           RefusalKind.RUNS_OFTEN,
           field.name(),
@@ -134,8 +136,10 @@ final class RemoveMemberPlan {
     }
   }
 
-  private boolean isOmissible(TreePath code) {
-    return new Shift(program, new CalmCalls(program), code, owner.assumptions()).isOmissible();
+  /** Whether nobody misses it when code is not run whose value a variable of a type took. */
+  private boolean isOmissible(TreePath code, TypeMirror taken) {
+    return new Shift(program, new CalmCalls(program), code, taken, owner.assumptions())
+        .isOmissible();
   }
 
   private void requireUntied(OwnerClass.Method method) {
@@ -210,7 +214,8 @@ final class RemoveMemberPlan {
             && around.getParentPath().getLeaf() instanceof ExpressionStatementTree
             && isOfItself(use)
             && isOmissible(
-                new TreePath(around, ((AssignmentTree) around.getLeaf()).getExpression()));
+                new TreePath(around, ((AssignmentTree) around.getLeaf()).getExpression()),
+                use.trees().element(use.path()).asType());
     if (!statement) {
       throw refused(RefusalKind.STILL_USED, name, "it is used there", "", use.place());
     }

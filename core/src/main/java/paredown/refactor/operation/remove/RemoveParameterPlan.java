@@ -19,6 +19,7 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -257,14 +258,17 @@ final class RemoveParameterPlan {
       ExecutableElement called) {
     Set<Integer> positions = going.all().get(called);
     for (int position : positions) {
-      requireOmissible(trees, new TreePath(call, arguments.get(position)));
+      requireOmissible(
+          trees,
+          new TreePath(call, arguments.get(position)),
+          called.getParameters().get(position).asType());
     }
     without(trees, arguments, positions);
   }
 
   /** What a caller works out for it must not be missed. */
-  private void requireOmissible(UnitTrees trees, TreePath argument) {
-    Shift shift = new Shift(program, new CalmCalls(program), argument, owner.assumptions());
+  private void requireOmissible(UnitTrees trees, TreePath argument, TypeMirror taken) {
+    Shift shift = new Shift(program, new CalmCalls(program), argument, taken, owner.assumptions());
     if (!shift.isOmissible()) {
       throw Refused.advising(
           RefusalKind.RUNS_OFTEN,

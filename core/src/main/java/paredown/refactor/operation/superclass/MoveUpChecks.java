@@ -22,6 +22,7 @@ import paredown.program.Program;
 import paredown.project.SourceFile;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Constants;
 import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
@@ -215,7 +216,7 @@ final class MoveUpChecks {
   private void requireQuietStart(OwnerClass owner) {
     for (MemberUses.MemberUse use : uses) {
       boolean outside =
-          !use.file().equals(owner.trees().path())
+          !CodeElsewhere.isWithin(use.trees(), use.path(), owner.element())
               && use.trees().element(use.path()).getModifiers().contains(Modifier.STATIC)
               && owner.element().equals(use.trees().element(use.path()).getEnclosingElement());
       if (outside) {
