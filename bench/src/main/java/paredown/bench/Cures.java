@@ -14,11 +14,11 @@ import paredown.project.SourceFile;
 import paredown.remedy.Candidates;
 import paredown.remedy.Remedies;
 import paredown.remedy.Remedy;
-import paredown.smell.Detectors;
 import paredown.smell.Finding;
 import paredown.smell.FirstScreen;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
+import paredown.smell.detector.Detectors;
 
 /**
  * Does each remedy that is offered for the findings of a first screen, in memory, and surveys what

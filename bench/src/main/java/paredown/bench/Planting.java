@@ -23,10 +23,10 @@ import paredown.program.Sources;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.project.SourceFile;
-import paredown.smell.Detectors;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
+import paredown.smell.detector.Detectors;
 import paredown.text.SourceText;
 
 /** A planting is a project's main sources in memory, with smells that were put into them. */

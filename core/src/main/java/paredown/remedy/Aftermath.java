@@ -13,10 +13,10 @@ import paredown.facts.FactsReader;
 import paredown.facts.TypeFact;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
-import paredown.smell.Detectors;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Smell;
+import paredown.smell.detector.Detectors;
 import paredown.text.SourceText;
 
 /** What becomes of a finding where a change is done, by the facts as they are then. */

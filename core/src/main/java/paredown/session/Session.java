@@ -43,10 +43,10 @@ import paredown.remedy.Candidates;
 import paredown.remedy.Remedies;
 import paredown.remedy.Remedy;
 import paredown.remedy.Stages;
-import paredown.smell.Detectors;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
+import paredown.smell.detector.Detectors;
 import paredown.text.SourceText;
 
 /** A session is one user's work on one project: everything that a front end can ask for. */

@@ -19,19 +19,19 @@ import java.util.stream.Collectors;
  * <p>Pasquier, Bastide, Taouil and Lakhal, "Discovering frequent closed itemsets for association
  * rules", 1999. Found by intersecting the places with each other until nothing new comes up.
  */
-final class ClosedSets {
+public final class ClosedSets {
   private static final int MOST = 5_000;
 
   private ClosedSets() {}
 
   /** A set of items and the places that hold all of them. */
-  record Closed<P>(Set<String> items, List<P> places) {}
+  public record Closed<P>(Set<String> items, List<P> places) {}
 
   /**
    * The sets of so many items in so many places, each place explained by the largest set first: a
    * smaller set counts only where enough places are left for it.
    */
-  static <P> List<Closed<P>> of(Map<P, Set<String>> itemsOf, int items, int places) {
+  public static <P> List<Closed<P>> of(Map<P, Set<String>> itemsOf, int items, int places) {
     Map<String, List<P>> holders = new LinkedHashMap<>();
     itemsOf.forEach(
         (place, held) ->

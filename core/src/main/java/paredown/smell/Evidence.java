@@ -24,7 +24,7 @@ public record Evidence(
   }
 
   /** Evidence of figures and rows alone. */
-  static Evidence of(List<Figure> figures, String says, List<Row> rows) {
+  public static Evidence of(List<Figure> figures, String says, List<Row> rows) {
     return new Evidence(figures, says, List.of(), rows, List.of());
   }
 
@@ -75,7 +75,7 @@ public record Evidence(
     }
 
     /** A method or field where it is declared. */
-    static Row at(Range range, String member, List<String> uses) {
+    public static Row at(Range range, String member, List<String> uses) {
       return new Row(range.file(), range.line(), member, uses);
     }
   }

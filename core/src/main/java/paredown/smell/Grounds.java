@@ -33,12 +33,12 @@ public record Grounds(
    * The types that are judged: not those in files with errors, whose names mean nobody knows what,
    * nor what is deprecated and so on its way out, nor what a generator wrote.
    */
-  Stream<TypeFact> judged() {
+  public Stream<TypeFact> judged() {
     return facts.types().stream().filter(type -> !type.hasErrors() && !isLeftAlone(type));
   }
 
   /** The methods and constructors of the types that are judged. */
-  Stream<Owned> methods() {
+  public Stream<Owned> methods() {
     return judged().flatMap(type -> type.methods().stream().map(each -> new Owned(type, each)));
   }
 

@@ -6,11 +6,11 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 
 /** Findings that the code itself says it can live with: {@code @SuppressWarnings("pare:NAME")}. */
-final class Lived {
+public final class Lived {
   private Lived() {}
 
   /** Whether the finding's method, its class or a class around it says so. */
-  static boolean with(Finding finding, Map<String, TypeFact> types) {
+  public static boolean with(Finding finding, Map<String, TypeFact> types) {
     TypeFact type = types.get(finding.type());
     boolean lived =
         type != null

@@ -9,7 +9,7 @@ import paredown.facts.TypeFact;
 import paredown.text.NameWords;
 
 /** Which methods could live in another class, and which classes could take them. */
-final class Movable {
+public final class Movable {
   private static final Set<String> BY_TRADE =
       Set.of("Mapper", "Builder", "Visitor", "Converter", "Factory", "Serializer", "Deserializer");
 
@@ -69,7 +69,7 @@ final class Movable {
    * them); what makes an object of the type that it gives back maps or builds, as does a static
    * method that gives one of its own class, and classes named for that do so by trade.
    */
-  static boolean mayBeEnvious(Owned owned, Grounds grounds) {
+  public static boolean mayBeEnvious(Owned owned, Grounds grounds) {
     MethodFact method = owned.method();
     return !method.isConstructor()
         && !method.isAbstract()
@@ -110,7 +110,7 @@ final class Movable {
   }
 
   /** Whether a method carries data into or out of a text or a stream, whose form it knows. */
-  static boolean carries(MethodFact method) {
+  public static boolean carries(MethodFact method) {
     return NameWords.of(method.name()).stream().anyMatch(CARRYING::contains)
         && Stream.concat(
                 Stream.of(method.result()),
@@ -124,7 +124,8 @@ final class Movable {
    * made to be asked; generated code has no author; and no package may come to use one that uses
    * it.
    */
-  static boolean canHold(String provider, MethodFact method, Set<String> used, Grounds grounds) {
+  public static boolean canHold(
+      String provider, MethodFact method, Set<String> used, Grounds grounds) {
     TypeFact target = grounds.types().get(provider);
     boolean kind =
         target != null

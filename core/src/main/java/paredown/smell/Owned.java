@@ -4,10 +4,10 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 
 /** An owned method is a method and the class that it stands in. */
-record Owned(TypeFact type, MethodFact method) {
+public record Owned(TypeFact type, MethodFact method) {
 
   /** The class's name without its package. */
-  String owner() {
+  public String owner() {
     return Finding.shortName(type.name());
   }
 }

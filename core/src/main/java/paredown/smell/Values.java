@@ -9,7 +9,7 @@ import paredown.facts.FieldFact;
 import paredown.facts.TypeFact;
 
 /** Which types' variables hold values, and which hold objects that only work together. */
-final class Values {
+public final class Values {
   private final Map<String, List<TypeFact>> bySimpleName;
   private final Map<String, TypeFact> types;
 
@@ -19,12 +19,12 @@ final class Values {
         types.values().stream().collect(Collectors.groupingBy(TypeFact::simpleName));
   }
 
-  static Values of(Grounds grounds) {
+  public static Values of(Grounds grounds) {
     return new Values(grounds.types());
   }
 
   /** Whether a type, as it is written, is no class or interface of the project's own. */
-  boolean isValue(String written) {
+  public boolean isValue(String written) {
     String plain = written.replaceAll("<.*", "").replace("...", "").replace("[]", "");
     return bySimpleName
         .getOrDefault(plain.substring(plain.lastIndexOf('.') + 1), List.of())
@@ -34,7 +34,7 @@ final class Values {
   }
 
   /** How many of these names a class, and those above it, have no field for. */
-  long missing(TypeFact type, Set<String> names) {
+  public long missing(TypeFact type, Set<String> names) {
     Set<String> held = new HashSet<>();
     type.fields().stream().map(FieldFact::name).forEach(held::add);
     for (String above : type.supertypes()) {

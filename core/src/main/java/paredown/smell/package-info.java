@@ -1,2 +1,2 @@
-/** One class for each smell: what it finds in the facts, how bad it is, and why. */
+/** What a finding is: a smell at a place, with its evidence, and the grounds to judge it on. */
 package paredown.smell;

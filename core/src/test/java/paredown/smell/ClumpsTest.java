@@ -10,6 +10,9 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import paredown.smell.detector.LongConstructor;
+import paredown.smell.detector.ParameterClumps;
+import paredown.smell.detector.TwinFields;
 
 class ClumpsTest {
   private static final String PILOT =

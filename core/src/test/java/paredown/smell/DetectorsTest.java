@@ -16,6 +16,9 @@ import paredown.history.History;
 import paredown.program.Program;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
+import paredown.smell.detector.Detectors;
+import paredown.smell.detector.FieldClumps;
+import paredown.smell.detector.GodClass;
 
 class DetectorsTest {
   private static final String BERTH =

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import paredown.history.Commit;
 import paredown.history.History;
+import paredown.smell.detector.DivergentChange;
 
 class DivergentChangeTest {
   private static final String BOOK =

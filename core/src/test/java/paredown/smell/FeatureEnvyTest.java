@@ -7,6 +7,8 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import paredown.smell.detector.FeatureEnvy;
+import paredown.smell.detector.RepeatedQuestion;
 
 class FeatureEnvyTest {
   private static final String BERTH =

@@ -10,6 +10,7 @@ import paredown.history.History;
 import paredown.program.Program;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
+import paredown.smell.detector.Detectors;
 
 /** What the detectors find in a few sources, each the text of one top-level type. */
 record Found(List<Finding> all) {

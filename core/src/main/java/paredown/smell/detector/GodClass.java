@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +14,12 @@ import paredown.measure.ForeignData;
 import paredown.measure.MemberGroups;
 import paredown.measure.Responsibilities;
 import paredown.measure.Size;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Smell;
 import paredown.text.Counted;
 
 /**
@@ -27,7 +33,7 @@ import paredown.text.Counted;
  * knows much of others: one tangle. Interfaces, enums, records, annotations and classes without
  * fields of their own are none.
  */
-final class GodClass implements Detector {
+public final class GodClass implements Detector {
   /** Projects of fewer classes have one that is the largest for a reason that shows. */
   private static final int SMALL_PROJECT = 40;
 
@@ -222,7 +228,7 @@ final class GodClass implements Detector {
    * 40 at the limits; up to 25 more for complexity, 20 for foreign data and 15 for lacking
    * cohesion.
    */
-  static int weight(int complexity, int foreign, double cohesion, Limits limits) {
+  public static int weight(int complexity, int foreign, double cohesion, Limits limits) {
     double size = 25 * (1 - (double) limits.godComplexity() / complexity);
     double data = foreign == 0 ? 0 : 20 * (1 - (double) limits.godForeign() / foreign);
     double apart = 15 * (1 - cohesion * 100 / limits.godCohesion());

@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -9,6 +9,12 @@ import paredown.facts.MethodFact;
 import paredown.facts.Question;
 import paredown.facts.TypeFact;
 import paredown.measure.ForeignData;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Smell;
 
 /**
  * A repeated question is a condition on one object's data that stands in several methods of other
@@ -17,7 +23,7 @@ import paredown.measure.ForeignData;
  * <p>Hunt and Thomas, "Tell, don't ask", 1998. A call of one method that answers yes or no is no
  * question of this kind: the object answers it already.
  */
-final class RepeatedQuestion implements Detector {
+public final class RepeatedQuestion implements Detector {
 
   private record Asked(String type, String text) {}
 
@@ -113,7 +119,7 @@ final class RepeatedQuestion implements Detector {
   }
 
   /** 15, and more for every method that asks and every datum that is asked: up to 30 and 20. */
-  static int weight(int methods, int members) {
+  public static int weight(int methods, int members) {
     return (int) Math.round(15 + 30 * (1 - 1.0 / methods) + 20 * (1 - 1.0 / members));
   }
 }

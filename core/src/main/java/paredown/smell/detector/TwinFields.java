@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -9,6 +9,14 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 import paredown.facts.FieldFact;
 import paredown.facts.TypeFact;
+import paredown.smell.ClosedSets;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Smell;
+import paredown.smell.Values;
 import paredown.text.Listed;
 
 /**
@@ -18,7 +26,7 @@ import paredown.text.Listed;
  * <p>Fowler, "Refactoring", 1999, chapter 3. Only fields that hold values count: objects that work
  * together are given to each other without being one thing.
  */
-final class TwinFields implements Detector {
+public final class TwinFields implements Detector {
   private static final int CLASSES = 2;
 
   @Override
@@ -98,7 +106,7 @@ final class TwinFields implements Detector {
   }
 
   /** 15, and more for every field and every class: up to 25 for each. */
-  static int weight(int fields, int classes) {
+  public static int weight(int fields, int classes) {
     return (int) Math.round(15 + 25 * (1 - 2.0 / fields) + 25 * (1 - 1.0 / classes));
   }
 }

@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -11,6 +11,15 @@ import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.smell.ClosedSets;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
+import paredown.smell.Values;
 import paredown.text.Counted;
 import paredown.text.Listed;
 
@@ -23,7 +32,7 @@ import paredown.text.Listed;
  * need one by one. Nor do classes count that hold the same as fields, and at least two of the
  * parameters must be values; an array and two numbers are a part of the array, and no clump.
  */
-final class ParameterClumps implements Detector {
+public final class ParameterClumps implements Detector {
   private static final int VALUES = 2;
   private static final int RANGE = 3;
   private static final Set<String> NUMBERS = Set.of("int", "long");
@@ -164,7 +173,7 @@ final class ParameterClumps implements Detector {
   }
 
   /** 15, and more for every parameter and every list: up to 25 for each. */
-  static int weight(int parameters, int places) {
+  public static int weight(int parameters, int places) {
     return (int) Math.round(15 + 25 * (1 - 2.0 / parameters) + 25 * (1 - 2.0 / places));
   }
 }

@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -12,6 +12,12 @@ import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Traits;
 import paredown.facts.TypeFact;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
 import paredown.text.Listed;
 
 /**
@@ -21,7 +27,7 @@ import paredown.text.Listed;
  * <p>McConnell, "Code Complete", 1993. Methods that only forward a call as a whole, overloads of
  * the same name, and what overrides have no choice.
  */
-final class PassedParameter implements Detector {
+public final class PassedParameter implements Detector {
 
   private record Stop(TypeFact type, MethodFact method, String parameter) {
     static Stream<Stop> of(Owned owned) {

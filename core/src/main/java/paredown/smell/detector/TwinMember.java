@@ -1,10 +1,16 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
 import paredown.text.Listed;
 
 /**
@@ -14,7 +20,7 @@ import paredown.text.Listed;
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Duplicated code". Bodies of fewer than three
  * statements are alike without meaning anything by it.
  */
-final class TwinMember implements Detector {
+public final class TwinMember implements Detector {
 
   private record Key(String parent, String signature, long shape) {}
 

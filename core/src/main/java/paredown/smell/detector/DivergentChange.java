@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,6 +8,12 @@ import paredown.facts.TypeFact;
 import paredown.measure.ChangeGroups;
 import paredown.measure.ClientGroups;
 import paredown.measure.Representation;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Smell;
 import paredown.text.Counted;
 import paredown.text.Listed;
 
@@ -19,7 +25,7 @@ import paredown.text.Listed;
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3; Martin, "The single responsibility principle", 2002.
  */
-final class DivergentChange implements Detector {
+public final class DivergentChange implements Detector {
 
   private static final String TEXT = "shown as text";
   private static final int TEXTS = 2;
@@ -49,7 +55,7 @@ final class DivergentChange implements Detector {
   }
 
   /** Whether a finding rests on what a class shows of itself. */
-  static boolean isOfText(Finding finding) {
+  public static boolean isOfText(Finding finding) {
     return finding.smell() == Smell.DIVERGENT_CHANGE
         && finding.evidence().figures().get(0).name().equals("texts");
   }
@@ -232,7 +238,7 @@ final class DivergentChange implements Detector {
   }
 
   /** 20; for each kind of evidence up to 15 for its groups and 15 for its clients or commits. */
-  static int weight(int clientGroups, int clients, int commitGroups, int commits) {
+  public static int weight(int clientGroups, int clients, int commitGroups, int commits) {
     return (int) Math.round(20 + evidence(clientGroups, clients) + evidence(commitGroups, commits));
   }
 

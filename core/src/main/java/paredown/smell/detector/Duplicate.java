@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,6 +14,13 @@ import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.Span;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
 import paredown.text.Counted;
 import paredown.text.Listed;
 
@@ -27,7 +34,7 @@ import paredown.text.Listed;
  * systems", 1995, with parameters for what may differ. Overloads of one name, what equals and its
  * like must say, and lists of statements that are all alike, are none.
  */
-final class Duplicate implements Detector {
+public final class Duplicate implements Detector {
   private static final int RUN_WORDS = 12;
   private static final int BODY_WORDS = 9;
   private static final int RUN_NAMES = 4;

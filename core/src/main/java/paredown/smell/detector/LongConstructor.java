@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,6 +10,12 @@ import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Smell;
 
 /**
  * A long constructor has more parameters than a caller can keep apart, or is the end of a row of
@@ -20,7 +26,7 @@ import paredown.facts.TypeFact;
  * package alone that only one class calls, a builder or factory; exceptions have the constructors
  * that exceptions have.
  */
-final class LongConstructor implements Detector {
+public final class LongConstructor implements Detector {
   private static final int ROW = 3;
 
   @Override
@@ -135,7 +141,7 @@ final class LongConstructor implements Detector {
   }
 
   /** 10, up to 40 more for parameters beyond the limit and 10 for a row of constructors. */
-  static int weight(int parameters, int row, Limits limits) {
+  public static int weight(int parameters, int row, Limits limits) {
     double many = 40 * (1 - (double) limits.constructorParameters() / parameters);
     double grows = 10 * (1 - 1.0 / row);
     return (int) Math.round(10 + Math.max(0, many) + grows);

@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,6 +10,12 @@ import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.Span;
 import paredown.measure.DataUse;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
 
 /**
  * An envious part is a statement, or a paragraph of statements, that lives on another class's data
@@ -18,7 +24,7 @@ import paredown.measure.DataUse;
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3: "sometimes only part of the method suffers from envy".
  */
-final class EnviousPart implements Detector {
+public final class EnviousPart implements Detector {
   private static final int LINES = 3;
 
   @Override

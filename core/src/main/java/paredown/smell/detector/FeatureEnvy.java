@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -9,6 +9,14 @@ import java.util.stream.Stream;
 import paredown.facts.Access;
 import paredown.facts.MethodFact;
 import paredown.measure.DataUse;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Movable;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
 import paredown.text.Counted;
 import paredown.text.Listed;
 
@@ -20,7 +28,7 @@ import paredown.text.Listed;
  * "Refactoring", 1999, chapter 3. Data are fields, used directly or through methods that only give
  * or set them. Which methods are never envious is said in {@link Movable}.
  */
-final class FeatureEnvy implements Detector {
+public final class FeatureEnvy implements Detector {
   /** Code that sets more data than these, or spells them, has to do with an object as a whole. */
   private static final int WHOLE = 6;
 
@@ -41,7 +49,8 @@ final class FeatureEnvy implements Detector {
   }
 
   /** Whether code lives on one other class's data, and could live there. */
-  static boolean prevails(DataUse use, MethodFact method, List<Access> accesses, Grounds grounds) {
+  public static boolean prevails(
+      DataUse use, MethodFact method, List<Access> accesses, Grounds grounds) {
     Set<String> used = accesses.stream().map(each -> each.use().type()).collect(Collectors.toSet());
     boolean fillsFromElsewhere = use.fills() && method.parameters().size() > 1;
     boolean isWhole = use.data().size() > WHOLE && (use.sets() || Movable.carries(method));
@@ -77,7 +86,7 @@ final class FeatureEnvy implements Detector {
             data.stream().map(each -> use.provider() + "#" + each).toList()));
   }
 
-  static List<Evidence.Figure> figures(DataUse use, String target, Limits limits) {
+  public static List<Evidence.Figure> figures(DataUse use, String target, Limits limits) {
     Set<String> own = use.own();
     return List.of(
         new Evidence.Figure(
@@ -102,7 +111,7 @@ final class FeatureEnvy implements Detector {
             true));
   }
 
-  static List<Evidence.Row> rows(MethodFact method, DataUse use) {
+  public static List<Evidence.Row> rows(MethodFact method, DataUse use) {
     List<Evidence.Row> rows = new ArrayList<>();
     rows.add(Evidence.Row.at(method.range(), method.signature(), List.of()));
     use.lines()
@@ -113,7 +122,7 @@ final class FeatureEnvy implements Detector {
   }
 
   /** 15; up to 30 more for the data, 10 for having nothing of its own, 15 for deciding by them. */
-  static int weight(int data, int ownPercent, int branches, Limits limits) {
+  public static int weight(int data, int ownPercent, int branches, Limits limits) {
     double much = 30 * (1 - 2.0 / data);
     double own = 10 * (1 - (double) ownPercent / limits.envyOwnShare());
     double decides = 15 * (1 - 1.0 / Math.max(1, branches));

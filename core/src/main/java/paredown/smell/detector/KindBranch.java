@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -9,6 +9,11 @@ import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Traits;
 import paredown.facts.TypeFact;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Smell;
 
 /**
  * A branch on a kind is a switch over an enum of the project in several places outside it, or a row
@@ -17,7 +22,7 @@ import paredown.facts.TypeFact;
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Switch statements". One switch is no smell: something
  * has to decide. What overrides, as {@code equals} does, may have to test what it is given.
  */
-final class KindBranch implements Detector {
+public final class KindBranch implements Detector {
   private static final int KINDS = 3;
 
   private record Place(TypeFact type, MethodFact method, int cases, int line) {}

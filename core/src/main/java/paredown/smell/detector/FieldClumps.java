@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -18,6 +18,12 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.MemberGroups;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Smell;
 import paredown.text.Listed;
 
 /**
@@ -29,7 +35,7 @@ import paredown.text.Listed;
  * already. So are fields that stand together and have accessors only, but for one method that sums
  * them up.
  */
-final class FieldClumps implements Detector {
+public final class FieldClumps implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -242,7 +248,7 @@ final class FieldClumps implements Detector {
   }
 
   /** 20, and more for every field and every method: up to 25 for fields and 25 for methods. */
-  static int weight(int fields, int methods) {
+  public static int weight(int fields, int methods) {
     return (int) Math.round(20 + 25 * (1 - 2.0 / fields) + 25 * (1 - 2.0 / methods));
   }
 }

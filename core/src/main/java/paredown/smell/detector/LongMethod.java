@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,6 +6,13 @@ import java.util.Set;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
 import paredown.text.Counted;
 
 /**
@@ -16,7 +23,7 @@ import paredown.text.Counted;
  * <p>Fowler, "Refactoring", 1999, chapter 3. Bodies that hardly decide are tables, not methods. A
  * method of half that length is long where comments name three stages of it.
  */
-final class LongMethod implements Detector {
+public final class LongMethod implements Detector {
   private static final int DECISIONS = 5;
   private static final int STAGES = 3;
 

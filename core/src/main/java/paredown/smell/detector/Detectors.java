@@ -1,9 +1,13 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import paredown.smell.Finding;
+import paredown.smell.Grounds;
+import paredown.smell.Lived;
+import paredown.smell.Smell;
 
 /** All detectors together. */
 public final class Detectors {

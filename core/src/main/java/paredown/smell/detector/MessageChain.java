@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.List;
 import java.util.stream.Stream;
@@ -6,6 +6,12 @@ import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.Traits;
 import paredown.facts.TypeFact;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Owned;
+import paredown.smell.Smell;
 
 /**
  * A message chain asks one object for a second one, that for a third, and so on: it knows how all
@@ -14,7 +20,7 @@ import paredown.facts.TypeFact;
  * <p>Fowler, "Refactoring", 1999, chapter 3. Only calls that give a part count; where a call gives
  * its own kind again, as builders do, the chain is a language.
  */
-final class MessageChain implements Detector {
+public final class MessageChain implements Detector {
   private static final int LINKS = 3;
 
   @Override

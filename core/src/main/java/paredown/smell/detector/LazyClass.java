@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,6 +12,11 @@ import paredown.facts.Access;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.Size;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Smell;
 import paredown.text.Listed;
 
 /**
@@ -22,7 +27,7 @@ import paredown.text.Listed;
  * exceptions, annotated and abstract classes, markers, holders of constants, entry points, and, for
  * use by nobody or one client only, what is public in a library.
  */
-final class LazyClass implements Detector {
+public final class LazyClass implements Detector {
   private static final int SMALL = 4;
 
   /** More static methods than this are a library. */

@@ -1,4 +1,4 @@
-package paredown.smell;
+package paredown.smell.detector;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -10,6 +10,11 @@ import paredown.facts.Head;
 import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.TypeFact;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Smell;
 import paredown.text.Counted;
 import paredown.text.Listed;
 
@@ -20,7 +25,7 @@ import paredown.text.Listed;
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Speculative generality". What is open to others, what
  * has an annotation, what overrides, and what serialization finds by its name are used unseen.
  */
-final class UnusedMember implements Detector {
+public final class UnusedMember implements Detector {
   private static final String TESTED = "only tests use it";
   private static final Set<String> FOUND_BY_NAME =
       Set.of(
