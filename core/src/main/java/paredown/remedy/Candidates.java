@@ -67,7 +67,8 @@ public final class Candidates {
   private List<Candidate> found() {
     return switch (finding.form()) {
       case WHOLE -> sides().isEmpty() ? groups() : sides();
-      case FIELDS, TWINS -> List.of(extract(finding.members(), ""));
+      case FIELDS -> List.of(extract(finding.members(), ""));
+      case TWINS -> twins();
       case PARAMETERS -> List.of(parameterObject());
       case METHOD -> moveMethod();
       case PART -> List.of(extractPart());
@@ -169,6 +170,13 @@ public final class Candidates {
                     new Effect.Figure("parameters of each list together", parameters, 1),
                     new Effect.Figure("parameters in all", lists * parameters, lists)),
                 List.of("1 class more"))));
+  }
+
+  /** What several classes hold goes up, or one of them is cured at least. */
+  private List<Candidate> twins() {
+    List<Candidate> found = new ArrayList<>(SharedAbove.ofTwins(finding, types, taken));
+    found.add(extract(finding.members(), ""));
+    return found;
   }
 
   private Candidate builder() {

@@ -58,6 +58,55 @@ final class SharedAbove {
     return found;
   }
 
+  /**
+   * The candidate for fields that several classes hold alike: they go up, with the accessors that
+   * all of them have; empty where the classes extend others.
+   *
+   * @param all the types of the project by name
+   * @param taken simple names of types
+   */
+  static List<Candidate> ofTwins(Finding finding, Map<String, TypeFact> all, Set<String> taken) {
+    Set<String> files = new LinkedHashSet<>();
+    finding.evidence().rows().forEach(each -> files.add(each.file()));
+    List<TypeFact> types = new ArrayList<>(List.of(all.get(finding.type())));
+    all.values().stream()
+        .filter(type -> files.contains(type.range().file()) && !types.contains(type))
+        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
+        .filter(type -> finding.members().stream().allMatch(each -> type.field(each).isPresent()))
+        .forEach(types::add);
+    boolean free = types.stream().allMatch(type -> type.superclass().isEmpty());
+    if (types.size() < 2 || !free) {
+      return List.of();
+    }
+    SharedAbove shared = new SharedAbove(finding, types, taken, all.keySet());
+    List<String> members = new ArrayList<>(finding.members());
+    types.get(0).methods().stream()
+        .filter(each -> isAccessor(each, finding.members()))
+        .map(MethodFact::signature)
+        .filter(each -> types.stream().allMatch(t -> shared.isAlike(t.method(each), each)))
+        .forEach(each -> members.add(each.replace(" ", "")));
+    String name = shared.name().orElse("Common" + NameWords.capitalised(finding.members().get(0)));
+    ExtractSuperclass extract =
+        new ExtractSuperclass(
+            types.stream().map(TypeFact::name).toList(),
+            members,
+            List.of(),
+            Optional.of(name),
+            Set.of());
+    Effect effect =
+        new Effect(
+            List.of(new Effect.Figure("classes that hold them", types.size(), 1)),
+            List.of("1 class more"));
+    return List.of(new Candidate(finding.id(), new Cure.Above(extract, effect)));
+  }
+
+  private static boolean isAccessor(MethodFact method, List<String> fields) {
+    String plain = method.name().replaceFirst("^(?:get|set|is)(?=\\p{Lu})", "");
+    String field =
+        plain.isEmpty() ? "" : Character.toLowerCase(plain.charAt(0)) + plain.substring(1);
+    return fields.contains(method.name()) || fields.contains(field);
+  }
+
   /** Parts of methods that all of them say become one method above. */
   private List<Candidate> parts() {
     Set<String> files = new LinkedHashSet<>();

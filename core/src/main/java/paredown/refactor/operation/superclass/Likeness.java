@@ -77,7 +77,10 @@ final class Likeness {
     return owner.source().place(at < tokens.size() ? tokens.get(at).start() : range[1] - 1);
   }
 
-  /** The signs of a declaration without its comments, who sees it, and {@code @Override}. */
+  /**
+   * The signs of a declaration without its comments, who sees it, and {@code @Override}; what is
+   * asked of {@code this} is told apart by what its name means.
+   */
   private static List<Token> tokens(UnitTrees trees, int[] range) {
     List<Token> all =
         trees.source().tokens(range[0], range[1]).stream()
@@ -93,7 +96,9 @@ final class Likeness {
               && i + 1 < all.size()
               && word(trees, all.get(i + 1)).equals("Override");
       head &= !Set.of("{", "=", ";").contains(word);
-      if (overriding) {
+      boolean self =
+          word.equals("this") && i + 1 < all.size() && word(trees, all.get(i + 1)).equals(".");
+      if (overriding || self) {
         i++;
       } else if (!head || !ACCESS.contains(word)) {
         kept.add(all.get(i));

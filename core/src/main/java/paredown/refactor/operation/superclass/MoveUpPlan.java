@@ -49,6 +49,7 @@ final class MoveUpPlan {
   private final Widening widening;
   private PassedOn passed;
   private final List<String> notes = new ArrayList<>();
+  private final Map<OwnerClass, Set<Integer>> lostComments = new LinkedHashMap<>();
   private final List<String> opened = new ArrayList<>();
 
   MoveUpPlan(ExtractSuperclass arguments, CommonMembers common) {
@@ -107,6 +108,9 @@ final class MoveUpPlan {
     List<String> api = new ArrayList<>();
     if (!AccessLevel.isApi(parent.element())) {
       return api;
+    }
+    if (arguments.name().isPresent()) {
+      return List.of(parent.writtenName() + " is new");
     }
     Map<String, String> all = new LinkedHashMap<>();
     common.fields().forEach(each -> all.put(each.key(), each.name()));
@@ -190,19 +194,33 @@ final class MoveUpPlan {
           .forEach(
               one -> comment(sibling.owner(), one.range(), sibling.methods().get(one).range()));
     }
+    tellOfComments();
   }
 
   private void comment(OwnerClass owner, MemberRange one, MemberRange twin) {
     String kept = first.source().slice(one.start(), one.declaration()).strip();
     String lost = owner.source().slice(twin.start(), twin.declaration()).strip();
     if (!lost.isEmpty() && !lost.equals(kept)) {
-      notes.add(
-          "The comment at %s goes; %s keeps what %s says."
-              .formatted(
-                  owner.source().place(twin.signs(owner.source())[0]),
-                  parent.writtenName(),
-                  first.writtenName()));
+      int line = owner.source().line(twin.signs(owner.source())[0]);
+      lostComments.computeIfAbsent(owner, each -> new TreeSet<>()).add(line);
     }
+  }
+
+  /** One sentence for each class, whatever it said. */
+  private void tellOfComments() {
+    lostComments.forEach(
+        (owner, lines) -> {
+          String all = String.join(", ", lines.stream().map(String::valueOf).toList());
+          notes.add(
+              "%s at %s:%s %s; %s keeps what %s says."
+                  .formatted(
+                      lines.size() == 1 ? "The comment" : "The comments",
+                      owner.trees().path(),
+                      all,
+                      lines.size() == 1 ? "goes" : "go",
+                      parent.writtenName(),
+                      first.writtenName()));
+        });
   }
 
   /** Names a twin by the name that stays, where it has another. */
