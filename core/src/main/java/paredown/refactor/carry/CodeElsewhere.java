@@ -91,6 +91,16 @@ public final class CodeElsewhere {
     return element.getKind() == ElementKind.ENUM_CONSTANT && CaseLabel.is(name);
   }
 
+  /** Whether an element is a class, or declared within it. */
+  public static boolean isOf(Element element, TypeElement type) {
+    for (Element at = element; at != null; at = at.getEnclosingElement()) {
+      if (at.equals(type)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** Whether a place is within a class. */
   public static boolean isWithin(UnitTrees trees, TreePath place, TypeElement type) {
     for (TreePath at = place; at != null; at = at.getParentPath()) {

@@ -3,7 +3,6 @@ package paredown.refactor.carry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -62,12 +61,7 @@ public record DocsElsewhere(
 
   /** Whether the new class has a member itself or in a class within, or inherits it. */
   private boolean isKnown(TypeElement home) {
-    for (Element at = home; at != null; at = at.getEnclosingElement()) {
-      if (at.equals(scope)) {
-        return true;
-      }
-    }
-    return trees.program().supertypes(scope).contains(home);
+    return CodeElsewhere.isOf(home, scope) || trees.program().supertypes(scope).contains(home);
   }
 
   private TypeElement type(String symbol) {

@@ -5,6 +5,7 @@ import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -26,6 +27,7 @@ import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.Landing;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
@@ -200,7 +202,7 @@ final class BuilderPlan {
       (growing.isRequired(meant.target(i)) ? required : optional).add(i);
     }
     List<Integer> inOrder = new ArrayList<>(required);
-    inOrder.sort(java.util.Comparator.comparingInt(meant::target));
+    inOrder.sort(Comparator.comparingInt(meant::target));
     List<Integer> order = new ArrayList<>(inOrder);
     order.addAll(optional);
     boolean plain = growing.unusual(meant).stream().allMatch(growing::isLiteral);
@@ -221,7 +223,7 @@ final class BuilderPlan {
             .here(UseKind.CREATION, BuilderText.constructorKey(growing, binary, program))
             .text("new ");
     TypeElement scope = trees.classAround(path);
-    boolean within = isWithin(scope);
+    boolean within = CodeElsewhere.isOf(scope, owner.element());
     if (!within) {
       names.of(trees).write(text, owner.element(), scope);
       text.text(".");
@@ -266,15 +268,6 @@ final class BuilderPlan {
     String word = parameter.getSimpleName().toString();
     List<String> types = List.of(BuilderText.erased(program, parameter));
     return text.text(".").name(word, Symbols.methodKey(binary, word, types)).text("(");
-  }
-
-  private boolean isWithin(TypeElement scope) {
-    for (javax.lang.model.element.Element at = scope; at != null; at = at.getEnclosingElement()) {
-      if (at.equals(owner.element())) {
-        return true;
-      }
-    }
-    return false;
   }
 
   /** Whether the values of a call are worked out in their order, or it does not matter. */

@@ -9,9 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
-import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.code.Part;
+import paredown.refactor.code.TokenMeaning;
 import paredown.refactor.code.UnitTrees;
 import paredown.text.Token;
 import paredown.text.TokenKind;
@@ -59,8 +58,8 @@ record Twin(
       literals.put(one.start(), own);
       return true;
     }
-    String key = key(others, one);
-    String ownKey = key(trees, own);
+    String key = TokenMeaning.of(others, one);
+    String ownKey = TokenMeaning.of(trees, own);
     if (!key.startsWith("local ") || !ownKey.startsWith("local ")) {
       return key.equals(ownKey) && there.equals(here);
     }
@@ -77,19 +76,6 @@ record Twin(
     return trees.source().tokens(part.start(), part.end()).stream()
         .filter(token -> !token.kind().isComment())
         .toList();
-  }
-
-  /** What a name means, or the variable that it declares; empty for other signs. */
-  private static String key(UnitTrees trees, Token token) {
-    if (!token.isIdentifier()) {
-      return "";
-    }
-    return trees
-        .program()
-        .uses()
-        .at(trees.path(), token.start(), UseKind.NAME)
-        .map(Use::key)
-        .orElseGet(() -> "local @{" + trees.path() + ":" + token.start() + "}");
   }
 
   /** Whether a variable of its own stands for one of the other part. */

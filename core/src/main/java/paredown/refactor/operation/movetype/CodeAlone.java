@@ -1,5 +1,6 @@
 package paredown.refactor.operation.movetype;
 
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
@@ -51,7 +52,8 @@ final class CodeAlone {
   private void name(TreePath path, List<Replacement> edits) {
     Element element = trees.element(path);
     if (element instanceof TypeElement type) {
-      boolean own = isWithin(type) || type.getNestingKind() == NestingKind.LOCAL;
+      boolean own =
+          CodeElsewhere.isOf(type, nested.element()) || type.getNestingKind() == NestingKind.LOCAL;
       if (!own) {
         edits.add(elsewhere.type(path));
       }
@@ -72,21 +74,12 @@ final class CodeAlone {
     Element home = member.getEnclosingElement();
     for (TreePath at = path; at != null; at = at.getParentPath()) {
       if (trees.element(at) instanceof TypeElement type
-          && at.getLeaf() instanceof com.sun.source.tree.ClassTree
+          && at.getLeaf() instanceof ClassTree
           && (type.equals(home) || program.supertypes(type).contains(home))) {
         return true;
       }
       if (at.getLeaf() == nested.tree()) {
         return false;
-      }
-    }
-    return false;
-  }
-
-  private boolean isWithin(Element element) {
-    for (Element at = element; at != null; at = at.getEnclosingElement()) {
-      if (at.equals(nested.element())) {
-        return true;
       }
     }
     return false;

@@ -137,7 +137,9 @@ final class UnnestPlan {
         if (tree != null && !(tree instanceof ClassTree) && getCurrentPath() != null) {
           TreePath path = new TreePath(getCurrentPath(), tree);
           Element element = trees.end(tree) < 0 ? null : trees.element(path);
-          if (element != null && isMember(element) && isWithin(element) != isWithin(path)) {
+          if (element != null
+              && isMember(element)
+              && CodeElsewhere.isOf(element, nested.element()) != isWithin(path)) {
             widening.open(element, apart, nested.simpleName(), trees.place(tree));
           }
         }
@@ -152,15 +154,6 @@ final class UnnestPlan {
     return (type || element.getEnclosingElement() instanceof TypeElement)
         && !element.equals(nested.element())
         && program.declaration(element) != null;
-  }
-
-  private boolean isWithin(Element element) {
-    for (Element at = element; at != null; at = at.getEnclosingElement()) {
-      if (at.equals(nested.element())) {
-        return true;
-      }
-    }
-    return false;
   }
 
   private boolean isWithin(TreePath path) {

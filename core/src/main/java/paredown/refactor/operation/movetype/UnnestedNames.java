@@ -1,5 +1,6 @@
 package paredown.refactor.operation.movetype;
 
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberReferenceTree;
@@ -189,8 +190,7 @@ final class UnnestedNames {
 
     private TypeElement scope(TreePath path) {
       for (TreePath at = path; at != null; at = at.getParentPath()) {
-        if (at.getLeaf() instanceof com.sun.source.tree.ClassTree
-            && trees.element(at) instanceof TypeElement type) {
+        if (at.getLeaf() instanceof ClassTree && trees.element(at) instanceof TypeElement type) {
           return type;
         }
       }

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -164,7 +165,7 @@ final class GoingParameters {
   List<String> kept(ExecutableElement method) {
     List<? extends VariableElement> all = method.getParameters();
     Set<Integer> gone = going.get(method);
-    return java.util.stream.IntStream.range(0, all.size())
+    return IntStream.range(0, all.size())
         .filter(each -> !gone.contains(each))
         .mapToObj(each -> program.types().erasure(all.get(each).asType()).toString())
         .toList();

@@ -8,6 +8,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +42,7 @@ import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.ReflectionCheck;
+import paredown.text.Listed;
 import paredown.text.SourceText;
 
 /** Works out what heads, calls and comments are without parameters that nothing uses. */
@@ -84,8 +86,7 @@ final class RemoveParameterPlan {
   }
 
   private String words() {
-    return paredown.text.Listed.of(
-        going.all().keySet().stream().map(GoingParameters::word).distinct().toList());
+    return Listed.of(going.all().keySet().stream().map(GoingParameters::word).distinct().toList());
   }
 
   private List<String> api() {
@@ -296,7 +297,7 @@ final class RemoveParameterPlan {
             said -> {
               List<String> now = new ArrayList<>(said.types());
               List<Integer> gone = new ArrayList<>(going.all().get(method));
-              java.util.Collections.reverse(gone);
+              Collections.reverse(gone);
               gone.forEach(each -> now.remove((int) each));
               edits.add(trees.path(), said.saying(now));
             });

@@ -16,6 +16,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -245,8 +246,7 @@ final class CommonMembers {
     return texts;
   }
 
-  private boolean isSame(
-      javax.lang.model.type.TypeMirror one, javax.lang.model.type.TypeMirror other) {
+  private boolean isSame(TypeMirror one, TypeMirror other) {
     return first.program().types().isSameType(one, other);
   }
 

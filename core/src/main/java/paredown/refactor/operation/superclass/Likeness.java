@@ -7,8 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import paredown.program.Use;
-import paredown.program.UseKind;
+import paredown.refactor.code.TokenMeaning;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Token;
@@ -117,8 +116,8 @@ final class Likeness {
     if (here.kind() != there.kind()) {
       return false;
     }
-    String key = key(one.trees(), here);
-    String otherKey = key(other.trees(), there);
+    String key = TokenMeaning.of(one.trees(), here);
+    String otherKey = TokenMeaning.of(other.trees(), there);
     boolean locals = key.startsWith("local ") && otherKey.startsWith("local ");
     boolean fields = isOwnField(one, key) && isOwnField(other, otherKey);
     if (locals || fields) {
@@ -143,18 +142,5 @@ final class Likeness {
     twins.put(here, there);
     back.put(there, here);
     return known;
-  }
-
-  /** What a name means, or the variable that it declares; empty for other signs. */
-  private static String key(UnitTrees trees, Token token) {
-    if (!token.isIdentifier()) {
-      return "";
-    }
-    return trees
-        .program()
-        .uses()
-        .at(trees.path(), token.start(), UseKind.NAME)
-        .map(Use::key)
-        .orElseGet(() -> "local @{" + trees.path() + ":" + token.start() + "}");
   }
 }

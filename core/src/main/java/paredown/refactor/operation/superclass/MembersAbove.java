@@ -13,6 +13,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
@@ -32,6 +33,7 @@ import paredown.refactor.carry.Landing;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Modifiers;
+import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.Sight;
@@ -268,7 +270,7 @@ final class MembersAbove {
                   trees.source().place(range.declaration()),
                   parent.writtenName() + "#" + method.name()));
     }
-    return paredown.refactor.code.Rewriting.of(
+    return Rewriting.of(
             there,
             announced.range().declaration(),
             announced.range().declarationEnd(),
@@ -289,7 +291,7 @@ final class MembersAbove {
       boolean last = i + 1 == method.element().getParameters().size();
       text.text(separator);
       if (last && method.element().isVarArgs()) {
-        type(text, ((javax.lang.model.type.ArrayType) each.asType()).getComponentType());
+        type(text, ((ArrayType) each.asType()).getComponentType());
         text.text("...");
       } else {
         type(text, each.asType());

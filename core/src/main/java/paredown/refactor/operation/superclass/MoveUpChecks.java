@@ -24,6 +24,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Constants;
+import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
@@ -254,13 +255,8 @@ final class MoveUpChecks {
 
   /** Nothing above, nor beside, may have what goes up. */
   private void requireFree() {
-    Set<TypeElement> own = new LinkedHashSet<>();
-    common.owners().forEach(each -> own.add(each.element()));
-    List<TypeElement> beside =
-        Below.of(program, List.of(parent.element())).stream()
-            .filter(each -> !own.contains(each))
-            .filter(each -> program.supertypes(each).stream().noneMatch(own::contains))
-            .toList();
+    Set<TypeElement> own = own();
+    List<TypeElement> beside = beside(own);
     List<TypeElement> above =
         Stream.concat(Stream.of(parent.element()), program.supertypes(parent.element()).stream())
             .toList();
@@ -283,6 +279,20 @@ final class MoveUpChecks {
     for (OwnerClass.Method each : common.abstracted()) {
       above.forEach(type -> requireFree(each, type, true, own));
     }
+  }
+
+  private Set<TypeElement> own() {
+    Set<TypeElement> own = new LinkedHashSet<>();
+    common.owners().forEach(each -> own.add(each.element()));
+    return own;
+  }
+
+  /** The classes below the one above that are none of these, nor below them. */
+  private List<TypeElement> beside(Set<TypeElement> own) {
+    return Below.of(program, List.of(parent.element())).stream()
+        .filter(each -> !own.contains(each))
+        .filter(each -> program.supertypes(each).stream().noneMatch(own::contains))
+        .toList();
   }
 
   /** A field that a class would inherit from two sides means neither. */
@@ -348,7 +358,7 @@ final class MoveUpChecks {
         ? parent.trees().place(parent.tree())
         : program
             .unit(path)
-            .map(unit -> new paredown.refactor.code.UnitTrees(program, unit).place(path.getLeaf()))
+            .map(unit -> new UnitTrees(program, unit).place(path.getLeaf()))
             .orElse(parent.trees().place(parent.tree()));
   }
 
@@ -358,12 +368,8 @@ final class MoveUpChecks {
       return;
     }
     OwnerClass.Method needed = common.abstracted().get(0);
-    Set<TypeElement> own = new LinkedHashSet<>();
-    common.owners().forEach(each -> own.add(each.element()));
     Optional<TypeElement> lacking =
-        Below.of(program, List.of(parent.element())).stream()
-            .filter(each -> !own.contains(each))
-            .filter(each -> program.supertypes(each).stream().noneMatch(own::contains))
+        beside(own()).stream()
             .filter(each -> !each.getModifiers().contains(Modifier.ABSTRACT))
             .findFirst();
     boolean isAbstract = parent.element().getModifiers().contains(Modifier.ABSTRACT);

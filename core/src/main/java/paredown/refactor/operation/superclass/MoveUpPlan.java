@@ -4,6 +4,7 @@ import com.sun.source.tree.MethodTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -94,7 +95,7 @@ final class MoveUpPlan {
         "%s has %s now, which %s had."
             .formatted(
                 parent.writtenName(),
-                Listed.of(new ArrayList<>(new java.util.LinkedHashSet<>(moved()))),
+                Listed.of(new ArrayList<>(new LinkedHashSet<>(moved()))),
                 Listed.of(common.owners().stream().map(OwnerClass::writtenName).toList())),
         new EditedFiles(program).of(edits),
         became,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -32,7 +33,7 @@ final class SeenAbove {
   static SeenAbove of(
       CommonMembers common,
       List<MemberUses.MemberUse> uses,
-      java.util.function.Predicate<MemberUses.MemberUse> moved) {
+      Predicate<MemberUses.MemberUse> moved) {
     SeenAbove seen = new SeenAbove(common);
     Map<String, List<MemberUses.MemberUse>> byKey = new HashMap<>();
     uses.stream()
