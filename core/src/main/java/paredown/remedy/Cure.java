@@ -1,5 +1,6 @@
 package paredown.remedy;
 
+import java.util.Collection;
 import java.util.Optional;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
@@ -27,6 +28,12 @@ public sealed interface Cure {
 
   /** The same where a kind of refusal is accepted; empty where it cannot be, or is already. */
   Optional<Cure> accepting(RefusalKind kind);
+
+  /** The kind of refusal, where it may be accepted and has not been yet. */
+  private static Optional<RefusalKind> still(
+      RefusalKind kind, Collection<RefusalKind> acceptable, Collection<RefusalKind> accepted) {
+    return Optional.of(kind).filter(acceptable::contains).filter(each -> !accepted.contains(each));
+  }
 
   /** Whether Pare Down can do it. */
   default boolean isThere() {
@@ -62,9 +69,7 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.of(kind)
-          .filter(ExtractClass.acceptable()::contains)
-          .filter(each -> !refactoring.accepted().contains(each))
+      return still(kind, ExtractClass.acceptable(), refactoring.accepted())
           .map(each -> new Extract(refactoring.accepting(each)));
     }
   }
@@ -78,9 +83,7 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.of(kind)
-          .filter(MoveMethod.acceptable()::contains)
-          .filter(each -> !refactoring.accepted().contains(each))
+      return still(kind, MoveMethod.acceptable(), refactoring.accepted())
           .map(each -> new Move(refactoring.accepting(each), effect));
     }
   }
@@ -94,9 +97,7 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.of(kind)
-          .filter(ExtractMethod.acceptable()::contains)
-          .filter(each -> !refactoring.accepted().contains(each))
+      return still(kind, ExtractMethod.acceptable(), refactoring.accepted())
           .map(each -> new Part(refactoring.accepting(each), effect));
     }
   }
@@ -110,9 +111,7 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.of(kind)
-          .filter(InlineClass.acceptable()::contains)
-          .filter(each -> !refactoring.accepted().contains(each))
+      return still(kind, InlineClass.acceptable(), refactoring.accepted())
           .map(each -> new Inline(refactoring.accepting(each), effect));
     }
   }
@@ -139,9 +138,7 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.of(kind)
-          .filter(ExtractSuperclass.acceptable()::contains)
-          .filter(each -> !refactoring.accepted().contains(each))
+      return still(kind, ExtractSuperclass.acceptable(), refactoring.accepted())
           .map(each -> new Above(refactoring.accepting(each), effect));
     }
   }
@@ -168,9 +165,7 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.of(kind)
-          .filter(ExtractBuilder.acceptable()::contains)
-          .filter(each -> !refactoring.accepted().contains(each))
+      return still(kind, ExtractBuilder.acceptable(), refactoring.accepted())
           .map(each -> new Built(refactoring.accepting(each), effect));
     }
   }

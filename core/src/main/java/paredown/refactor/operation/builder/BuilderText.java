@@ -13,6 +13,7 @@ import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
 import paredown.refactor.carry.Layout;
+import paredown.refactor.name.MethodHead;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
 
@@ -147,16 +148,12 @@ final class BuilderText {
     text.text(end + in + visible);
     names.write(text, owner.element(), owner.element());
     text.text(" build()");
-    String separator = " throws ";
-    for (var each : growing.longest().element().getThrownTypes()) {
-      names.write(text.text(separator), each, owner.element());
-      separator = ", ";
-    }
+    new MethodHead(names, owner.element()).fails(text, growing.longest().element());
     text.text(" {" + end + body + "return ");
     text.here(UseKind.CREATION, growing.longest().key()).text("new ");
     names.write(text, owner.element(), owner.element());
     text.text("(");
-    separator = "";
+    String separator = "";
     for (VariableElement each : growing.parameters()) {
       String word = each.getSimpleName().toString();
       text.text(separator)

@@ -12,8 +12,6 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
@@ -36,6 +34,7 @@ import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.MethodHead;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.Widening;
@@ -283,36 +282,16 @@ final class MembersAbove {
   /** What the class above says of a method that each class below has in its own way. */
   private Written abstracted(OwnerClass.Method method) {
     Written.Text text = Written.text(word(seen.of(method.key())) + "abstract ");
-    type(text, method.element().getReturnType());
-    text.text(" " + method.name() + "(");
-    String separator = "";
-    for (int i = 0; i < method.element().getParameters().size(); i++) {
-      VariableElement each = method.element().getParameters().get(i);
-      boolean last = i + 1 == method.element().getParameters().size();
-      text.text(separator);
-      if (last && method.element().isVarArgs()) {
-        type(text, ((ArrayType) each.asType()).getComponentType());
-        text.text("...");
-      } else {
-        type(text, each.asType());
-      }
-      text.text(" " + each.getSimpleName());
-      separator = ", ";
-    }
-    text.text(")");
-    separator = " throws ";
-    for (TypeMirror each : method.element().getThrownTypes()) {
-      type(text.text(separator), each);
-      separator = ", ";
-    }
-    return text.text(";").done().proving("the classes below have it");
-  }
-
-  private void type(Written.Text text, TypeMirror type) {
-    if (type.getKind() == TypeKind.VOID) {
+    TypeMirror result = method.element().getReturnType();
+    if (result.getKind() == TypeKind.VOID) {
       text.text("void");
     } else {
-      names.write(text, type, parent.element());
+      names.write(text, result, parent.element());
     }
+    text.text(" " + method.name());
+    MethodHead head = new MethodHead(names, parent.element());
+    head.takes(text, method.element());
+    head.fails(text, method.element());
+    return text.text(";").done().proving("the classes below have it");
   }
 }

@@ -4,7 +4,6 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.Tree;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -14,8 +13,6 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.ArrayType;
-import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
@@ -37,6 +34,7 @@ import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.MethodHead;
 import paredown.refactor.name.NewTypeName;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.WritableType;
@@ -288,34 +286,15 @@ record NewParent(ExtractSuperclass whole) implements Step {
         Written.Text text, ExecutableElement constructor, Layout layout, String end) {
       AccessLevel level = AccessLevel.of(constructor);
       boolean wide = level == AccessLevel.PUBLIC || level == AccessLevel.PROTECTED;
-      text.text(layout.member() + (wide ? "protected " : "") + name + "(");
-      List<String> given = new ArrayList<>();
-      String separator = "";
-      for (VariableElement each : constructor.getParameters()) {
-        boolean last = given.size() + 1 == constructor.getParameters().size();
-        TypeMirror type = each.asType();
-        text.text(separator);
-        if (last && constructor.isVarArgs()) {
-          names.write(text, ((ArrayType) type).getComponentType(), null);
-          text.text("...");
-        } else {
-          names.write(text, type, null);
-        }
-        text.text(" " + each.getSimpleName());
-        given.add(each.getSimpleName().toString());
-        separator = ", ";
-      }
-      text.text(")");
-      separator = " throws ";
-      for (TypeMirror each : constructor.getThrownTypes()) {
-        names.write(text.text(separator), each, null);
-        separator = ", ";
-      }
+      text.text(layout.member() + (wide ? "protected " : "") + name);
+      MethodHead head = new MethodHead(names, null);
+      head.takes(text, constructor);
+      head.fails(text, constructor);
       text.text(" {" + end + layout.body());
       text.name("super", program.symbols().key(constructor)).text("(");
-      separator = "";
-      for (String each : new LinkedHashSet<>(given)) {
-        text.text(separator).local(each);
+      String separator = "";
+      for (VariableElement each : constructor.getParameters()) {
+        text.text(separator).local(each.getSimpleName().toString());
         separator = ", ";
       }
       text.text(");" + end + layout.member() + "}" + end);
