@@ -6,6 +6,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.SourcePositions;
 import com.sun.source.util.TreePath;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import paredown.program.DeclaredNames;
@@ -125,6 +126,14 @@ public final class UnitTrees {
 
   public String place(Tree tree) {
     return source().place(Math.max(0, start(tree)));
+  }
+
+  /** Where the sources declare a type; empty for a type that stands in none of them. */
+  public static Optional<String> place(Program program, TypeElement type) {
+    return Optional.ofNullable(program.trees().getPath(type))
+        .flatMap(
+            path ->
+                program.unit(path).map(unit -> new UnitTrees(program, unit).place(path.getLeaf())));
   }
 
   /** The innermost class around a place. */

@@ -353,13 +353,7 @@ final class MoveUpChecks {
   }
 
   private String place(TypeElement type) {
-    TreePath path = program.trees().getPath(type);
-    return path == null
-        ? parent.trees().place(parent.tree())
-        : program
-            .unit(path)
-            .map(unit -> new UnitTrees(program, unit).place(path.getLeaf()))
-            .orElse(parent.trees().place(parent.tree()));
+    return UnitTrees.place(program, type).orElse(parent.trees().place(parent.tree()));
   }
 
   /** What becomes abstract above must be in every class below. */

@@ -3,7 +3,6 @@ package paredown.refactor.operation.superclass;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -121,7 +120,6 @@ final class PassedOn {
           parent.element().equals(program.types().asElement(each.getSuperclass()))
               && !own.contains(each);
       if (direct) {
-        TreePath path = program.trees().getPath(each);
         throw refused(
             "%s extends %s, too, and has nothing to give it"
                 .formatted(
@@ -129,12 +127,7 @@ final class PassedOn {
                         ? "a class without a name"
                         : each.getSimpleName(),
                     parent.writtenName()),
-            path == null
-                ? parent.trees().place(parent.tree())
-                : program
-                    .unit(path)
-                    .map(unit -> new UnitTrees(program, unit).place(path.getLeaf()))
-                    .orElse(parent.trees().place(parent.tree())));
+            UnitTrees.place(program, each).orElse(parent.trees().place(parent.tree())));
       }
     }
     Set<String> keys = new LinkedHashSet<>();
