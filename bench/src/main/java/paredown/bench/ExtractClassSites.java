@@ -147,7 +147,8 @@ final class ExtractClassSites implements Sites {
       for (int i = 0; i < ALONE && !all.isEmpty(); i++) {
         Collections.shuffle(all, random);
         int size = 1 + random.nextInt(Math.min(3, all.size()));
-        List<String> methods = all.subList(0, size).stream().map(MethodFact::signature).toList();
+        List<MethodFact> drawn = List.copyOf(all.subList(0, size));
+        List<String> methods = drawn.stream().map(MethodFact::signature).toList();
         Set<String> elsewhere = new TreeSet<>();
         methods.forEach(method -> elsewhere.addAll(callers.of(type, method)));
         ExtractClass.Wishes wishes =
@@ -156,7 +157,8 @@ final class ExtractClassSites implements Sites {
             new Site(
                 "alone",
                 new ExtractClass(type.name(), List.of(), methods, NAME, wishes),
-                Set.copyOf(elsewhere)));
+                Set.copyOf(elsewhere),
+                drawn.stream().noneMatch(ExtractClassSites::isTied)));
       }
     }
 
@@ -186,6 +188,13 @@ final class ExtractClassSites implements Sites {
       return new Site(
           kind, new ExtractClass(type.name(), fields, methods, NAME, wishes), Set.copyOf(callers));
     }
+  }
+
+  /** Whether something else than a call finds a method where it stands. */
+  private static boolean isTied(MethodFact method) {
+    return method.overrides()
+        || !method.head().annotations().isEmpty()
+        || method.name().matches("(?:read|write)Object");
   }
 
   /** A method that cannot come along is left where it is; a stored shape may change. */

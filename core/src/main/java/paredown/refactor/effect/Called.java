@@ -168,7 +168,7 @@ final class Called {
         .ifPresent(each -> deeds.addCalled(of(each, depth + 1), null));
   }
 
-  /** Which fields are set where a class is used first; what else that does is not looked at. */
+  /** Which fields are set or looked at where a class is used first; of the rest nothing is told. */
   private void start(TypeElement type, int depth, Deeds deeds) {
     TreePath path = declaration(type, depth);
     if (path == null || !(path.getLeaf() instanceof ClassTree tree) || !open.add(type)) {
@@ -180,10 +180,13 @@ final class Called {
           member instanceof VariableTree field && field.getInitializer() != null && isStatic(at)
               || member instanceof BlockTree block && block.isStatic();
       if (runs) {
-        Set<Element> set = effects.of(at, null, depth + 1).fields();
-        set.stream()
+        Deeds starting = effects.of(at, null, depth + 1);
+        starting.fields().stream()
             .filter(field -> !type.equals(field.getEnclosingElement()))
             .forEach(field -> deeds.sets(field, null));
+        starting.lookedAt().stream()
+            .filter(field -> !type.equals(field.getEnclosingElement()))
+            .forEach(deeds::looksAt);
       }
     }
     open.remove(type);

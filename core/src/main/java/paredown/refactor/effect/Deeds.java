@@ -8,10 +8,14 @@ import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
 
-/** The deeds of a piece of code, each with a place in it, and the fields that it sets. */
+/**
+ * The deeds of a piece of code, each with a place in it, and the fields of the project that it sets
+ * or, where they are static, looks at.
+ */
 public final class Deeds {
   private final Map<Deed, TreePath> places = new EnumMap<>(Deed.class);
   private final Set<Element> fields = new LinkedHashSet<>();
+  private final Set<Element> looked = new LinkedHashSet<>();
 
   Deeds() {}
 
@@ -24,12 +28,17 @@ public final class Deeds {
     fields.add(field);
   }
 
+  void looksAt(Element field) {
+    looked.add(field);
+  }
+
   /** Adds what called code does; its own local variables are nobody else's. */
   void addCalled(Deeds called, TreePath place) {
     called.places.keySet().stream()
         .filter(deed -> deed != Deed.SETS_LOCAL)
         .forEach(deed -> add(deed, place));
     fields.addAll(called.fields);
+    looked.addAll(called.looked);
   }
 
   public boolean has(Deed deed) {
@@ -52,5 +61,10 @@ public final class Deeds {
   /** The fields of the project that are set. */
   public Set<Element> fields() {
     return Set.copyOf(fields);
+  }
+
+  /** The static fields that are looked at or set, but for constants. */
+  public Set<Element> lookedAt() {
+    return Set.copyOf(looked);
   }
 }

@@ -1,5 +1,6 @@
 package paredown.refactor.effect;
 
+import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.ArrayAccessTree;
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BinaryTree;
@@ -191,13 +192,28 @@ public final class Effects {
     @Override
     public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
       Element method = element(new TreePath(getCurrentPath(), tree.getMethodSelect()));
-      if (method instanceof ExecutableElement executable) {
+      if (isOfArray(tree)) {
+        add(Deed.READS);
+      } else if (method instanceof ExecutableElement executable) {
         deeds.addCalled(called.of(executable, depth), getCurrentPath());
         runs(executable, tree.getArguments());
       } else {
         add(Deed.UNKNOWN);
       }
       return super.visitMethodInvocation(tree, null);
+    }
+
+    /** Whether an array is asked for a copy; it has no other method of its own. */
+    private boolean isOfArray(MethodInvocationTree call) {
+      TypeMirror asked =
+          call.getMethodSelect() instanceof MemberSelectTree select
+                  && select.getIdentifier().contentEquals("clone")
+              ? program
+                  .trees()
+                  .getTypeMirror(
+                      new TreePath(new TreePath(getCurrentPath(), select), select.getExpression()))
+              : null;
+      return asked != null && asked.getKind() == TypeKind.ARRAY;
     }
 
     /** The platform runs what it is given, at once as far as anybody can tell. */
@@ -251,8 +267,15 @@ public final class Effects {
     private void read(Element element) {
       if (element instanceof VariableElement variable
           && variable.getKind() == ElementKind.FIELD
-          && !variable.getModifiers().contains(Modifier.FINAL)) {
-        add(Deed.READS);
+          && variable.getConstantValue() == null) {
+        if (!variable.getModifiers().contains(Modifier.FINAL)) {
+          add(Deed.READS);
+        }
+        if (variable.getModifiers().contains(Modifier.STATIC)
+            && variable.getEnclosingElement() instanceof TypeElement type
+            && program.declares(type)) {
+          deeds.looksAt(variable);
+        }
       }
     }
 
@@ -260,6 +283,12 @@ public final class Effects {
     public Void visitArrayAccess(ArrayAccessTree tree, Void unused) {
       add(Deed.READS);
       return super.visitArrayAccess(tree, null);
+    }
+
+    /** Its values are written like assignments, but nothing of it runs. */
+    @Override
+    public Void visitAnnotation(AnnotationTree tree, Void unused) {
+      return null;
     }
 
     @Override

@@ -1,18 +1,26 @@
 package paredown.refactor.startup;
 
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import paredown.edit.Assumption;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.effect.Deed;
+import paredown.refactor.effect.Deeds;
+import paredown.refactor.effect.Effects;
 import paredown.refactor.use.Leaving;
 import paredown.refactor.use.MemberUses.Access;
 import paredown.refactor.use.MemberUses.MemberUse;
@@ -20,6 +28,9 @@ import paredown.refactor.use.OwnerClass;
 
 /** What must hold of static fields and methods before they may be extracted. */
 public final class StaticParts {
+  private static final Set<Deed> MAKING =
+      EnumSet.of(Deed.READS, Deed.SETS_LOCAL, Deed.CHANGES, Deed.THROWS);
+
   private final OwnerClass owner;
   private final Map<Element, String> moved;
   private final Leaving leaving;
@@ -58,21 +69,62 @@ public final class StaticParts {
     }
   }
 
-  /** Its initialiser may know nothing of the project but constants and what leaves with it. */
+  /**
+   * Its initialiser may know nothing of the project but constants and what leaves with it, or only
+   * make something new of it, of which it is assumed that nobody can tell when.
+   */
   private void requireQuiet(OwnerClass.Field field) {
+    TreePath value = new TreePath(field.path(), field.tree().getInitializer());
+    List<TreePath> others = others(value);
+    if (others.isEmpty()) {
+      return;
+    }
+    String place = owner.trees().place(others.get(0).getLeaf());
+    if (!onlyMakes(value, others)) {
+      throw Refused.because(RefusalKind.INITIALISATION_ORDER, field.name(), place);
+    }
+    owner
+        .assumptions()
+        .add(
+            Assumption.Kind.START,
+            "it shows nowhere when the value of %s is worked out".formatted(field.name()),
+            place);
+  }
+
+  /** The names in a value that mean something of the project. */
+  private List<TreePath> others(TreePath value) {
+    List<TreePath> others = new ArrayList<>();
     new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
+        // The name of a class is not the class.
+        return tree.getIdentifier().contentEquals("class")
+            ? null
+            : super.visitMemberSelect(tree, null);
+      }
+
       @Override
       public Void visitIdentifier(IdentifierTree tree, Void unused) {
         Element element = owner.trees().element(getCurrentPath());
         boolean constant =
             element instanceof VariableElement variable && variable.getConstantValue() != null;
         if (!constant && !moved.containsKey(element) && isOfProject(element)) {
-          throw Refused.because(
-              RefusalKind.INITIALISATION_ORDER, field.name(), owner.trees().place(tree));
+          others.add(getCurrentPath());
         }
         return super.visitIdentifier(tree, null);
       }
-    }.scan(new TreePath(field.path(), field.tree().getInitializer()), null);
+    }.scan(value, null);
+    return others;
+  }
+
+  /** Whether a value is made of objects that nobody else knows, by code that is all known. */
+  private boolean onlyMakes(TreePath value, List<TreePath> others) {
+    Deeds deeds = new Effects(owner.program()).of(value);
+    return MAKING.containsAll(deeds.kinds())
+        && moved.keySet().containsAll(deeds.lookedAt())
+        && others.stream()
+            .map(each -> owner.trees().element(each))
+            .noneMatch(each -> each.getKind() == ElementKind.ENUM_CONSTANT);
   }
 
   private boolean isOfProject(Element element) {

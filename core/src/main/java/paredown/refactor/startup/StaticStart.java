@@ -21,6 +21,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
@@ -55,7 +56,8 @@ public final class StaticStart {
   }
 
   /**
-   * How loud the start of a class is, and of those above it.
+   * How loud the start of a class is, and of those above it that the other one does not start as
+   * well.
    *
    * @param other a class that would be started before or after it now: loud where the two look at
    *     each other
@@ -64,7 +66,8 @@ public final class StaticStart {
     Sound loudest = Sound.QUIET;
     for (Element at = type; at instanceof TypeElement each; at = superclass(each)) {
       TreePath path = program.declaration(each);
-      if (path == null) {
+      boolean shared = !each.equals(type) && program.types().isSubtype(erased(other), erased(each));
+      if (path == null || shared) {
         break;
       }
       for (Tree member : ((ClassTree) path.getLeaf()).getMembers()) {
@@ -110,6 +113,10 @@ public final class StaticStart {
             "it shows nowhere when the static parts of %s are initialised"
                 .formatted(started.simpleName()),
             place);
+  }
+
+  private TypeMirror erased(TypeElement type) {
+    return program.types().erasure(type.asType());
   }
 
   private Element superclass(TypeElement type) {

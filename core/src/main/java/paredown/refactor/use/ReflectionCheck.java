@@ -3,11 +3,14 @@ package paredown.refactor.use;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import paredown.program.Unit;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.project.SourceFile;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.AnnotationStrings;
@@ -16,8 +19,8 @@ import paredown.text.Token;
 import paredown.text.TokenKind;
 
 /**
- * Refuses where a string spells a member's name in a file that looks members up by their names, or
- * in an annotation.
+ * Refuses where a string spells a member's name in a file that looks members up by their names,
+ * itself or through a class of the project that does, or in an annotation.
  */
 public final class ReflectionCheck {
   private static final Set<String> LOOKUPS =
@@ -52,6 +55,7 @@ public final class ReflectionCheck {
 
   private final OwnerClass owner;
   private final Set<String> names;
+  private Set<String> handing;
 
   public ReflectionCheck(OwnerClass owner, Map<Element, String> moved) {
     this.owner = owner;
@@ -103,13 +107,17 @@ public final class ReflectionCheck {
   }
 
   private void requireUnspelt() {
-    owner.program().units().stream().map(Unit::source).filter(this::looksUp).forEach(this::require);
+    owner.program().units().stream()
+        .map(Unit::source)
+        .filter(this::spellsOne)
+        .filter(this::looksUp)
+        .forEach(this::require);
     owner.program().sources().files().stream()
         .map(file -> owner.program().sources().text(file.path()))
         .filter(this::mentionsOwner)
         .forEach(
             source -> {
-              if (looksUp(source)) {
+              if (spellsOne(source) && looksUp(source)) {
                 require(source);
               }
               requireUnannotated(source);
@@ -130,12 +138,63 @@ public final class ReflectionCheck {
     }
   }
 
+  private boolean spellsOne(SourceText source) {
+    return names.stream().anyMatch(name -> source.text().contains("\"" + name + "\""));
+  }
+
   private boolean mentionsOwner(SourceText source) {
     return source.text().contains(owner.simpleName());
   }
 
+  /** Whether a file looks members up by their names: with what it has itself, or hands on. */
   private boolean looksUp(SourceText source) {
-    return LOOKUPS.stream().anyMatch(source.text()::contains);
+    return lookups(source).findAny().isPresent()
+        || handing().stream()
+            .anyMatch(
+                type ->
+                    source.text().contains(type)
+                        && source.tokens().stream()
+                            .anyMatch(
+                                token -> token.isIdentifier() && word(source, token).equals(type)));
+  }
+
+  /** The words of a file that look members up. */
+  private static Stream<Token> lookups(SourceText source) {
+    return LOOKUPS.stream().anyMatch(source.text()::contains)
+        ? source.tokens().stream()
+            .filter(token -> token.isIdentifier() && LOOKUPS.contains(word(source, token)))
+        : Stream.empty();
+  }
+
+  /** The classes of the project that look up what others name. */
+  private Set<String> handing() {
+    if (handing == null) {
+      handing = new TreeSet<>();
+      for (SourceFile file : owner.program().sources().files()) {
+        SourceText source = owner.program().sources().text(file.path());
+        if (lookups(source).anyMatch(token -> isOfVariable(source, token))) {
+          handing.add(file.path().replaceAll(".*/|\\.java$", ""));
+        }
+      }
+    }
+    return handing;
+  }
+
+  /** Whether no string stands in the brackets behind a word. */
+  private static boolean isOfVariable(SourceText source, Token word) {
+    int depth = 0;
+    for (int i = source.tokenAt(word.end()); i < source.tokens().size(); i++) {
+      Token token = source.tokens().get(i);
+      String text = word(source, token);
+      depth += text.equals("(") ? 1 : text.equals(")") ? -1 : 0;
+      if (text.startsWith("\"")) {
+        return false;
+      }
+      if (depth == 0 && !token.kind().isComment()) {
+        return text.equals(")");
+      }
+    }
+    return false;
   }
 
   private void require(SourceText source) {

@@ -22,6 +22,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
 import paredown.edit.Carried;
 import paredown.edit.Indent;
 import paredown.edit.Replacement;
@@ -39,21 +40,29 @@ import paredown.refactor.use.OwnerClass;
  * @param statement the one that has the copy: it declares a variable with it, sets one to it, or
  *     returns it
  */
-record CloneCopy(OwnerClass owner, TreePath statement) {
+record CloneCopy(OwnerClass owner, TreePath statement) implements OwnCopy {
   private static final String COPY = "copy";
 
   /**
-   * The place in a class; empty where it has no {@code clone} method that begins so, or where those
-   * above it do more with a copy than setting its fields.
+   * The place in a class; empty where it has no {@code clone} method, or asks its superclass for a
+   * copy in several places or in the middle of something, or where those above it do more with a
+   * copy than setting its fields.
    */
   static Optional<CloneCopy> of(OwnerClass owner) {
     Program program = owner.program();
     List<TreePath> calls = callsOfSuper(program, owner.path());
     Optional<TreePath> copy = calls.size() == 1 ? statement(calls.get(0)) : Optional.empty();
-    return copy.filter(at -> isCloneOf(program, at, owner.element()))
+    return copy.filter(at -> isOfObject(program, at, owner.element()))
+        .filter(at -> owner.methods().stream().anyMatch(CloneCopy::isClone))
         .filter(at -> isQuietAbove(program, calls.get(0)))
         .map(at -> new CloneCopy(owner, at))
         .filter(CloneCopy::isInHand);
+  }
+
+  /** {@code clone} itself, or the one that gets the copy. */
+  @Override
+  public boolean isIn(OwnerClass.Method method) {
+    return isClone(method) || method(statement).getLeaf() == method.tree();
   }
 
   /** Whether the copy is in a variable of its class that is nothing else, or can be. */
@@ -61,14 +70,15 @@ record CloneCopy(OwnerClass owner, TreePath statement) {
     Program program = owner.program();
     Optional<Element> variable = variable(program, statement);
     return variable.isEmpty()
-        ? isFree(COPY)
+        ? isFree(COPY) && owner.element().getTypeParameters().isEmpty()
         : variable.get() instanceof VariableElement local
-            && program.types().isSameType(local.asType(), owner.element().asType())
+            && local.asType() instanceof DeclaredType declared
+            && declared.asElement().equals(owner.element())
             && isSetOnce(local);
   }
 
   /** The calls of {@code super.clone()} by the object that some code belongs to. */
-  private static List<TreePath> callsOfSuper(Program program, TreePath code) {
+  static List<TreePath> callsOfSuper(Program program, TreePath code) {
     Tree home = type(code);
     List<TreePath> calls = new ArrayList<>();
     new TreePathScanner<Void, Void>() {
@@ -133,11 +143,13 @@ record CloneCopy(OwnerClass owner, TreePath statement) {
     return at;
   }
 
-  private static boolean isCloneOf(Program program, TreePath local, TypeElement type) {
+  private static boolean isOfObject(Program program, TreePath local, TypeElement type) {
     return program.trees().getElement(method(local)) instanceof ExecutableElement method
-        && method.getSimpleName().contentEquals("clone")
-        && method.getParameters().isEmpty()
         && method.getEnclosingElement().equals(type);
+  }
+
+  private static boolean isClone(OwnerClass.Method method) {
+    return method.name().equals("clone") && method.element().getParameters().isEmpty();
   }
 
   /** The innermost method, or class, around a place. */
@@ -202,11 +214,16 @@ record CloneCopy(OwnerClass owner, TreePath statement) {
     if (!(program.trees().getElement(select) instanceof ExecutableElement called)) {
       return false;
     }
-    TypeElement type = (TypeElement) called.getEnclosingElement();
+    return isQuiet(program, called);
+  }
+
+  /** Whether a method that makes a copy does no more with it than setting fields. */
+  static boolean isQuiet(Program program, ExecutableElement clone) {
+    TypeElement type = (TypeElement) clone.getEnclosingElement();
     if (type.getQualifiedName().contentEquals("java.lang.Object")) {
       return true;
     }
-    TreePath declaration = program.declares(type) ? program.declaration(called) : null;
+    TreePath declaration = program.declares(type) ? program.declaration(clone) : null;
     if (declaration == null) {
       return false;
     }
@@ -243,8 +260,9 @@ record CloneCopy(OwnerClass owner, TreePath statement) {
     return only[0];
   }
 
-  /** Gives the copy an object of its own, in the line behind. */
-  Replacement given(Holder holder) {
+  /** In the line behind. */
+  @Override
+  public Replacement given(Holder holder) {
     int start = owner.trees().start(statement.getLeaf());
     int end = owner.trees().end(statement.getLeaf());
     String line = owner.source().lineEnd() + owner.source().indentAt(start);
@@ -269,7 +287,8 @@ record CloneCopy(OwnerClass owner, TreePath statement) {
         .proving("a variable has the copy before it is returned");
   }
 
-  private static Written.Text own(Holder holder, String copy, Written.Text text) {
+  /** Writes that a copy gets an object of its own. */
+  static Written.Text own(Holder holder, String copy, Written.Text text) {
     for (String word : List.of(" = ", ".")) {
       text.local(copy).text(".").name(holder.name(), holder.key()).text(word);
     }

@@ -106,6 +106,7 @@ final class ExtractClassPlan {
     List<FieldDeclaration> declarations = FieldDeclaration.of(owner, leaving.fields());
     declarations.forEach(carried::carry);
     leaving.methods().forEach(method -> carried.carry(method, !delegates.contains(method)));
+    checks.requirePlainCopies(carried.variables());
     HolderChoice choice = new HolderChoice(type, arguments.wishes(), index, checks.copied());
     Holder holder =
         choice.of(

@@ -5,6 +5,8 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.type.TypeMirror;
 import paredown.program.Below;
@@ -30,7 +32,7 @@ final class FieldChecks {
   private final List<MemberUse> uses;
   private final Overruled overruled;
   private final Leaving leaving;
-  private Optional<CloneCopy> copied = Optional.empty();
+  private Optional<OwnCopy> copied = Optional.empty();
 
   FieldChecks(Leaving leaving, Overruled overruled) {
     this.leaving = leaving;
@@ -100,26 +102,44 @@ final class FieldChecks {
     String place = owner.trees().place(owner.tree());
     OwnerClass.Field first = ofObject.get(0);
     refuseIf(owner.isA("java.io.Serializable"), RefusalKind.SERIALIZED, first, place);
-    boolean written =
-        uses.stream()
-            .anyMatch(use -> use.access() == Access.WRITE || use.access() == Access.UPDATE);
-    if (written && isCloned()) {
+    if (isWritten() && isCloned()) {
       copied = copy();
       refuseIf(copied.isEmpty(), RefusalKind.CLONED, first, place);
     }
   }
 
-  /** Where clones can get an object of their own: the class itself copies, and goes on doing so. */
-  private Optional<CloneCopy> copy() {
-    boolean leaves = leaving.methods().stream().anyMatch(each -> each.name().equals("clone"));
-    boolean generic = !owner.element().getTypeParameters().isEmpty();
-    return leaves || generic ? Optional.empty() : CloneCopy.of(owner);
+  /** Whether anything sets one of the fields once the object is there. */
+  private boolean isWritten() {
+    Set<String> steady =
+        ofObject.stream()
+            .filter(field -> field.is(Modifier.FINAL))
+            .map(OwnerClass.Field::key)
+            .collect(Collectors.toSet());
+    return uses.stream()
+        .filter(use -> !steady.contains(use.key()))
+        .anyMatch(use -> use.access() == Access.WRITE || use.access() == Access.UPDATE);
+  }
+
+  /** Where clones can get an object of their own: the class itself copies, or will. */
+  private Optional<OwnCopy> copy() {
+    return CloneCopy.of(owner)
+        .map(copy -> (OwnCopy) copy)
+        .or(() -> ClonedAbove.of(owner).map(copy -> copy))
+        .filter(copy -> leaving.methods().stream().noneMatch(copy::isIn));
+  }
+
+  /** Requires that the class of the clones' own objects has no type variables. */
+  void requirePlainCopies(List<? extends Tree> variables) {
+    if (copied.isPresent() && !variables.isEmpty()) {
+      String place = owner.trees().place(owner.tree());
+      throw Refused.because(RefusalKind.CLONED, ofObject.get(0).name(), place);
+    }
   }
 
   /**
    * Where clones get an object of their own, once the checks are done; empty where they share it.
    */
-  Optional<CloneCopy> copied() {
+  Optional<OwnCopy> copied() {
     return copied;
   }
 

@@ -20,7 +20,7 @@ record Holder(
     NewClass type,
     boolean outside,
     List<String> variables,
-    Optional<CloneCopy> copied,
+    Optional<OwnCopy> copied,
     String setter) {
 
   /** The old class's binary name. */

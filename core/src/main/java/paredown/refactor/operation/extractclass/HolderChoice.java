@@ -18,7 +18,7 @@ final class HolderChoice {
   private final NewClass type;
   private final ExtractClass.Wishes wishes;
   private final SourceIndex index;
-  private final Optional<CloneCopy> copied;
+  private final Optional<OwnCopy> copied;
 
   /**
    * A choice.
@@ -26,7 +26,7 @@ final class HolderChoice {
    * @param copied where clones get an object of their own; empty where they share it
    */
   HolderChoice(
-      NewClass type, ExtractClass.Wishes wishes, SourceIndex index, Optional<CloneCopy> copied) {
+      NewClass type, ExtractClass.Wishes wishes, SourceIndex index, Optional<OwnCopy> copied) {
     this.type = type;
     this.copied = copied;
     this.wishes = wishes;
