@@ -30,9 +30,11 @@ final class MoveMethodSites implements Sites {
     Map<Boolean, List<TypeFact>> sides =
         types.stream().collect(Collectors.partitioningBy(type -> isMain.test(type.range().file())));
     Callers callers = new Callers(facts);
+    Resources resources = new Resources(sources.project().root());
     List<Site> sites =
-        new ArrayList<>(new Enumeration(sides.get(true), sources, callers, random).all());
-    sites.addAll(new Enumeration(sides.get(false), sources, callers, random).all());
+        new ArrayList<>(
+            new Enumeration(sides.get(true), sources, resources, callers, random).all());
+    sites.addAll(new Enumeration(sides.get(false), sources, resources, callers, random).all());
     return sites;
   }
 
@@ -41,15 +43,22 @@ final class MoveMethodSites implements Sites {
       List<TypeFact> types,
       Map<String, List<TypeFact>> bySimpleName,
       Sources sources,
+      Resources resources,
       Callers callers,
       Random random,
       List<Site> sites) {
 
-    Enumeration(List<TypeFact> types, Sources sources, Callers callers, Random random) {
+    Enumeration(
+        List<TypeFact> types,
+        Sources sources,
+        Resources resources,
+        Callers callers,
+        Random random) {
       this(
           types,
           types.stream().collect(Collectors.groupingBy(TypeFact::simpleName)),
           sources,
+          resources,
           callers,
           random,
           new ArrayList<>());
@@ -179,7 +188,10 @@ final class MoveMethodSites implements Sites {
         TypeFact from, MethodFact method, String target, String through, boolean delegate) {
       TypeFact taking = type(target);
       boolean near = taking.range().file().equals(from.range().file());
-      boolean tied = method.overrides() || !method.head().annotations().isEmpty();
+      boolean tied =
+          method.overrides()
+              || !method.head().annotations().isEmpty()
+              || resources.quote(method.name());
       boolean makes = List.of("new", "new-field", "callers").contains(through);
       boolean made =
           taking.kind() == TypeFact.Kind.CLASS

@@ -10,8 +10,9 @@ import paredown.refactor.Refactoring;
  * @param kind what kind of site it is, so that every kind gets its share
  * @param callers the other files that use what it changes
  * @param legal whether a programmer could ask for it at all, as far as declarations and text tell,
- *     whatever becomes of it: nobody takes an overriding method, or one with an annotation, away
- *     without a trace, makes objects of what has none, or moves a method to what it does not ask
+ *     whatever becomes of it: nobody takes a method that overrides, has an annotation or is named
+ *     by a file that is not Java away without a trace, makes objects of what has none, or moves a
+ *     method to what it does not ask
  */
 record Site(String kind, Refactoring operation, Set<String> callers, boolean legal) {
 

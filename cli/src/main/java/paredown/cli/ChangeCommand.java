@@ -55,17 +55,23 @@ abstract class ChangeCommand extends PareCommand {
     return preview.command();
   }
 
-  @Override
-  int run() throws InterruptedException {
-    boolean json = json();
-    Session session = opened().strict(strict);
-    Preview preview = preview(session);
+  /** The change that is asked for, where it is what was wished for besides. */
+  final Preview wished(Session session) {
+    Preview preview = preview(session.strict(strict));
     if (keepApi && !preview.change().report().api().isEmpty()) {
       throw Refused.advising(
           RefusalKind.API_CHANGES,
           "The API would change: " + String.join("; ", preview.change().report().api()) + ".",
           "Choose other members, or leave --keep-api out.");
     }
+    return preview;
+  }
+
+  @Override
+  int run() throws InterruptedException {
+    boolean json = json();
+    Session session = opened();
+    Preview preview = wished(session);
     if (!apply) {
       show(preview, json);
       return preview.verdict().passed() ? Exit.DONE : Exit.PUT_BACK;

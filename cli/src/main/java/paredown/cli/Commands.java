@@ -18,6 +18,7 @@ final class Commands {
           RenameCommand.class,
           OrderCommand.class,
           RemoveCommand.class,
+          CarryCommand.class,
           AcceptCommand.class,
           StepsCommand.class,
           UndoCommand.class,

@@ -9,6 +9,7 @@ import paredown.journal.Step;
 import paredown.journal.StepState;
 import paredown.session.Session;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
 
 /** Lists what was applied. */
 @Command(
@@ -16,13 +17,23 @@ import picocli.CommandLine.Command;
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
     description = "Lists the steps that were applied, oldest first.",
-    footer = {"", "Example:", "  pare steps"})
+    footer = {"", "Examples:", "  pare steps", "  pare steps --as-file > passage.steps"})
 final class StepsCommand extends PareCommand {
+  @Option(
+      names = "--as-file",
+      description =
+          "Print the steps that were kept as a file of commands, which pare carry does again"
+              + " elsewhere: code is named by what it says, not by its lines.")
+  private boolean asFile;
 
   @Override
   int run() {
     boolean json = json();
     Session session = openSteps();
+    if (asFile) {
+      print(session.stepsAsFile());
+      return Exit.DONE;
+    }
     List<Step> steps = session.steps();
     print(json ? Json.text(json(steps)) : text(steps));
     return Exit.DONE;

@@ -51,6 +51,20 @@ public final class Journal {
     return folders.strangers();
   }
 
+  /** What a file was before a step; empty where that is not known, or there was no such file. */
+  public Optional<byte[]> original(Step step, String path) {
+    for (int i = 0; i < step.files().size(); i++) {
+      if (step.files().get(i).path().equals(path) && folders.isWhole(step, i)) {
+        try {
+          return Optional.of(Files.readAllBytes(folders.original(step, i)));
+        } catch (IOException gone) {
+          return Optional.empty();
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
   /** The step that was cut off while it was written, tested or taken back; empty where none was. */
   public Optional<Step> open() {
     return steps().stream().filter(step -> step.state().isOpen()).findFirst();

@@ -20,6 +20,7 @@ import paredown.facts.TypeFact;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
+import paredown.history.GitCommits;
 import paredown.history.History;
 import paredown.journal.Journal;
 import paredown.journal.Lock;
@@ -102,6 +103,15 @@ public final class Session {
   /** What was applied in a project's folder; neither its build nor its sources are looked at. */
   public static Session ofSteps(Path start, Progress progress) {
     return new Session(Project.folder(start), progress);
+  }
+
+  /** The session as it would be with a change done, in memory. */
+  public Session after(Preview preview) {
+    Session after = new Session(project, progress);
+    after.sources = preview.change().after(sources());
+    after.commits = 0;
+    after.strict = strict;
+    return after;
   }
 
   private Sources sources() {
@@ -336,6 +346,16 @@ public final class Session {
 
   public List<Step> steps() {
     return journal.steps();
+  }
+
+  /** The commits that can be made of what was changed. */
+  public GitCommits commits() {
+    return new GitCommits(project.root());
+  }
+
+  /** The steps that were kept, as a file of commands that can be done again elsewhere. */
+  public String stepsAsFile() {
+    return new StepsFile(journal).text();
   }
 
   /** What is in the journal's place and is not believed, since it was written elsewhere. */

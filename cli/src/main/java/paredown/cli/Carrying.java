@@ -1,0 +1,147 @@
+package paredown.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import paredown.Problem;
+import paredown.history.GitCommits;
+import paredown.journal.Step;
+import paredown.session.Applied;
+import paredown.session.ApplyOptions;
+import paredown.session.Preview;
+import paredown.session.Session;
+import paredown.text.Counted;
+
+/** The steps of a file while they are applied, group by group. */
+final class Carrying {
+  private final CarryCommand command;
+  private final ApplyOptions options;
+  private final boolean atEnd;
+  private final ObjectNode answer = Json.answer("pare-carry/1");
+  private final ArrayNode steps = answer.putArray("steps");
+  private final ArrayNode commits = answer.putArray("commits");
+  private final StringBuilder text = new StringBuilder();
+  private int next = 1;
+
+  /**
+   * Applying.
+   *
+   * @param atEnd whether tests are run at the end of each group only, which is one step then
+   */
+  Carrying(CarryCommand command, ApplyOptions options, boolean atEnd) {
+    this.command = command;
+    this.options = options;
+    this.atEnd = atEnd;
+  }
+
+  /** Applies all, and prints what became of them; the exit code. */
+  int run(CarriedFile file, boolean json) throws InterruptedException {
+    Session session = command.open();
+    session.recover();
+    if (command.commits()) {
+      session.commits().requireReady();
+    }
+    boolean kept = true;
+    try {
+      for (CarriedFile.Group group : file.groups()) {
+        kept = kept && group(group);
+      }
+    } catch (RuntimeException problem) {
+      if (problem instanceof Problem && !json) {
+        command.print(text.toString());
+        goOn();
+      }
+      throw problem;
+    }
+    answer.put("outcome", kept ? "kept" : "stopped");
+    if (kept) {
+      text.append(
+          "Next: pare survey%s      Take back: pare undo %d%s%n"
+              .formatted(command.here(), steps.size(), command.here()));
+    }
+    command.print(json ? Json.text(answer) : text.toString());
+    return kept ? Exit.DONE : Exit.PUT_BACK;
+  }
+
+  /** Applies the steps of a group, and commits them; whether all were kept. */
+  private boolean group(CarriedFile.Group group) throws InterruptedException {
+    Set<String> touched = new TreeSet<>();
+    List<String> summaries = new ArrayList<>();
+    List<List<CarriedFile.Line>> parts =
+        atEnd ? List.of(group.lines()) : group.lines().stream().map(List::of).toList();
+    for (List<CarriedFile.Line> part : parts) {
+      CarriedFile.Line first = part.get(0);
+      Session session = command.open();
+      next = first.number();
+      Preview preview = planned(session, part);
+      Applied applied = session.apply(preview, options);
+      ObjectNode node = ChangeJson.of(preview, applied).put("line", first.line());
+      steps.add(node);
+      said(part, applied);
+      if (!applied.kept()) {
+        return false;
+      }
+      summaries.add(preview.change().summary());
+      applied.step().files().stream().map(Step.Entry::path).forEach(touched::add);
+    }
+    if (command.commits()) {
+      commit(group, summaries, touched);
+    }
+    return true;
+  }
+
+  private Preview planned(Session session, List<CarriedFile.Line> part) {
+    List<Preview> all = new ArrayList<>();
+    Session at = session;
+    for (CarriedFile.Line line : part) {
+      Session here = at;
+      Preview preview = command.told(line, () -> line.preview(here));
+      all.add(preview);
+      at = at.after(preview);
+    }
+    return CarryCommand.joined(all);
+  }
+
+  private void said(List<CarriedFile.Line> part, Applied applied) {
+    for (CarriedFile.Line line : part) {
+      text.append("%3d  %s%n".formatted(line.number(), line.typed()));
+    }
+    String became = new AppliedText(command.terminal(), command.here()).of(applied);
+    became.lines().filter(line -> !line.startsWith("Next: ")).forEach(this::indented);
+    if (!applied.kept()) {
+      text.append("When that is mended: ").append(command.goingOn(next)).append('\n');
+    }
+  }
+
+  /** How to go on behind the steps that were kept. */
+  private void goOn() {
+    String kept = Counted.of(steps.size(), "step is", "steps are");
+    command
+        .terminal()
+        .err()
+        .println("%s kept. When this is mended: %s".formatted(kept, command.goingOn(next)));
+  }
+
+  private void indented(String line) {
+    text.append("     ").append(line).append('\n');
+  }
+
+  private void commit(CarriedFile.Group group, List<String> summaries, Set<String> touched) {
+    GitCommits git = command.openSteps().commits();
+    String message =
+        group.title().isEmpty()
+            ? summaries.stream().distinct().collect(Collectors.joining("\n"))
+            : group.title();
+    Optional<String> made = git.commit(message, touched, command.runsHooks());
+    made.ifPresent(
+        name -> {
+          commits.addObject().put("commit", name).put("message", message);
+          indented("Commit %s: %s".formatted(name, message.lines().findFirst().orElse("")));
+        });
+  }
+}
