@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javax.lang.model.SourceVersion;
 import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
@@ -323,12 +324,22 @@ public final class Candidates {
 
   private Candidate oneForAll(RepeatedRun run, Duplicates which) {
     ExtractMethod extract =
-        new ExtractMethod(run.place(), run.name(), Optional.empty(), which, Set.of());
+        new ExtractMethod(run.place(), sharedName(run), Optional.empty(), which, Set.of());
     Effect effect =
         new Effect(
             List.of(new Effect.Figure("lines of it in each place", run.lines(), 1)),
             List.of("1 method more"));
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
+  }
+
+  /** The word that the methods share which say the same, or a name after one of them. */
+  private String sharedName(RepeatedRun run) {
+    List<String> methods =
+        finding.evidence().rows().stream().map(Evidence.Row::member).distinct().toList();
+    return NameWords.shared(methods)
+        .filter(word -> methods.size() > 1 && SourceVersion.isName(word))
+        .filter(word -> type.methods().stream().noneMatch(each -> each.name().equals(word)))
+        .orElseGet(run::name);
   }
 
   private Candidate askTheObject() {

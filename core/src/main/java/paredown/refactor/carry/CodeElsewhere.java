@@ -113,6 +113,15 @@ public final class CodeElsewhere {
 
   /** A name in code that asks its own object; empty where there is none. */
   public static Optional<TreePath> instance(UnitTrees trees, TreePath code) {
+    return instance(trees, code, false);
+  }
+
+  /**
+   * The same, where fields may be given.
+   *
+   * @param given whether the names of fields do not count
+   */
+  public static Optional<TreePath> instance(UnitTrees trees, TreePath code, boolean given) {
     return simpleNames(trees, code).stream()
         .filter(
             each -> {
@@ -120,7 +129,8 @@ public final class CodeElsewhere {
               String word = ((IdentifierTree) each.getLeaf()).getName().toString();
               boolean member =
                   element != null
-                      && (element.getKind().isField() || element.getKind() == ElementKind.METHOD);
+                      && (element.getKind().isField() && !given
+                          || element.getKind() == ElementKind.METHOD);
               return word.equals("this") || word.equals("super") || member && !isStatic(element);
             })
         .findFirst();

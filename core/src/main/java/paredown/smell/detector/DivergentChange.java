@@ -8,6 +8,7 @@ import paredown.facts.TypeFact;
 import paredown.measure.ChangeGroups;
 import paredown.measure.ClientGroups;
 import paredown.measure.Representation;
+import paredown.measure.Size;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;
@@ -48,7 +49,7 @@ public final class DivergentChange implements Detector {
     return byClients.size() > 1 || byCommits.size() > 1
         ? Stream.of(finding(type, byClients, byCommits, grounds.limits()))
         : Representation.of(type)
-            .filter(shown -> shown.rules().size() >= RULES)
+            .filter(shown -> shown.rules().size() >= RULES || isMore(type, shown))
             .filter(shown -> isMuch(shown) || reachesOutside(shown))
             .map(shown -> shows(type, shown))
             .stream();
@@ -64,6 +65,16 @@ public final class DivergentChange implements Detector {
   private static boolean reachesOutside(Representation shown) {
     int outside = shown.outside().size();
     return outside >= TEXTS && outside < shown.rules().size();
+  }
+
+  /** Two rules weigh as much where they have helpers of their own, more than what is shown has. */
+  private static boolean isMore(TypeFact type, Representation shown) {
+    long others =
+        Size.methodsWithLogic(type)
+            - shown.texts().size()
+            - shown.helpers().size()
+            - shown.outside().size();
+    return shown.rules().size() == RULES - 1 && others > RULES + 1;
   }
 
   /** Several ways to show it, or one with several helpers. */
@@ -234,7 +245,8 @@ public final class DivergentChange implements Detector {
 
   /** 30 for what is shown beside rules, and more for each of both: up to 5 for each. */
   static int weight(int texts, int rules) {
-    return (int) Math.round(30 + Math.max(0, 5 * (1 - 3.0 / texts)) + 5 * (1 - 3.0 / rules));
+    return (int)
+        Math.round(30 + Math.max(0, 5 * (1 - 3.0 / texts)) + Math.max(0, 5 * (1 - 3.0 / rules)));
   }
 
   /** 20; for each kind of evidence up to 15 for its groups and 15 for its clients or commits. */

@@ -25,7 +25,8 @@ import paredown.text.Counted;
 /**
  * A god class is very complex, its members fall into groups that each have fields and logic, and
  * either it uses the data of several other classes while its methods have little in common, or
- * groups of its members share nothing at all.
+ * groups of its members share nothing at all. Half as complex, it is one where three such groups
+ * share nothing.
  *
  * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; groups that share
  * nothing are those of Hitz and Montazeri, 1995. A class that cannot be told apart into
@@ -44,6 +45,11 @@ public final class GodClass implements Detector {
   private static final int HEAVY_METHODS = 3;
   private static final int HEAVY_BRANCHES = 7;
 
+  /** So many groups that share nothing are several things, though each may be small. */
+  private static final int SCATTERED = 3;
+
+  private static final int LIGHT_BRANCHES = 4;
+
   @Override
   public Stream<Finding> find(Grounds grounds) {
     return grounds
@@ -56,8 +62,13 @@ public final class GodClass implements Detector {
   private static Stream<Finding> judge(TypeFact type, Grounds grounds) {
     Limits limits = grounds.limits();
     int complexity = Size.weightedMethods(type);
-    boolean towers = complexity * 2 >= limits.godComplexity() && towers(type, complexity, grounds);
-    if (complexity < limits.godComplexity() && !towers) {
+    boolean half = complexity * 2 >= limits.godComplexity();
+    boolean towers = half && towers(type, complexity, grounds);
+    boolean scattered =
+        half
+            && MemberGroups.of(type).stream().filter(ofBranches(type, LIGHT_BRANCHES)).count()
+                >= SCATTERED;
+    if (complexity < limits.godComplexity() && !towers && !scattered) {
       return Stream.empty();
     }
     Set<String> foreign = ForeignData.of(type, grounds.types());
@@ -69,11 +80,11 @@ public final class GodClass implements Detector {
         complexity >= TANGLE * limits.godComplexity()
             && foreign.size() > limits.godForeign()
             && Size.methodsWithLogic(type) >= TANGLED_METHODS;
-    if (!meddles && apart.size() < 2 && !towers && !tangle) {
+    if (!meddles && apart.size() < 2 && !towers && !tangle && !scattered) {
       return Stream.empty();
     }
     List<MemberGroups.Group> groups = Responsibilities.of(type, grounds.clients());
-    return groups.stream().filter(heavy(type)).count() > 1 || tangle
+    return groups.stream().filter(heavy(type)).count() > 1 || tangle || scattered
         ? Stream.of(finding(type, complexity, foreign, cohesion, apart.size(), groups, grounds))
         : Stream.empty();
   }
@@ -88,6 +99,10 @@ public final class GodClass implements Detector {
 
   /** A group is a responsibility of its own where it has state, and logic that works on it. */
   private static Predicate<MemberGroups.Group> heavy(TypeFact type) {
+    return ofBranches(type, HEAVY_BRANCHES);
+  }
+
+  private static Predicate<MemberGroups.Group> ofBranches(TypeFact type, int branches) {
     return group ->
         !group.fields().isEmpty()
             && group.methods().size() >= HEAVY_METHODS
@@ -95,7 +110,7 @@ public final class GodClass implements Detector {
                     .flatMap(signature -> type.method(signature).stream())
                     .mapToInt(MethodFact::branches)
                     .sum()
-                >= HEAVY_BRANCHES;
+                >= branches;
   }
 
   private static Finding finding(
@@ -156,7 +171,7 @@ public final class GodClass implements Detector {
     String knows = "the data of " + Counted.of(others, "other class", "other classes");
     long parts = responsibilities.stream().filter(heavy(type)).count();
     String tells =
-        parts > 1
+        parts > 1 || complexity < limits.godComplexity()
             ? groups.size() + " groups of members"
             : "one tangle of %d members".formatted(members.size());
     String summary = tells + (others > 0 ? "; " + knows : "");

@@ -21,7 +21,8 @@ import paredown.text.Listed;
 
 /**
  * A lazy class does too little to justify itself: it only passes calls on, adds nothing to the
- * class above it, holds one small method for a single client, or is used by nobody any more.
+ * class above it, wraps one value with nothing about it, holds one small method for a single
+ * client, or is used by nobody any more.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3 ("Lazy class", "Middle man"). Never lazy are
  * exceptions, annotated and abstract classes, markers, holders of constants, entry points, and, for
@@ -66,6 +67,9 @@ public final class LazyClass implements Detector {
     }
     if (found.isEmpty()) {
       found = helpsSeveral(type, grounds);
+    }
+    if (found.isEmpty() && !clients.isEmpty()) {
+      found = wraps(type, grounds);
     }
     if (found.isEmpty() && !open && type.outer().isEmpty()) {
       found =
@@ -154,6 +158,39 @@ public final class LazyClass implements Detector {
         .filter(other -> other != type && other.sharesFileWith(type))
         .anyMatch(
             other -> other.mentions().contains(type.name()) && !other.outer().equals(type.name()));
+  }
+
+  /** One value, which it gets when it is made and gives as it is. */
+  private static Optional<Finding> wraps(TypeFact type, Grounds grounds) {
+    List<MethodFact> methods = instanceMethods(type);
+    List<MethodFact> made = type.constructors();
+    boolean bare =
+        type.fields().size() == 1
+            && type.instanceFields().size() == 1
+            && methods.size() == 1
+            && methods.get(0).isAccessor()
+            && type.methods().stream().noneMatch(MethodFact::isStatic)
+            && made.size() == 1
+            && made.get(0).parameters().size() == 1
+            && made.get(0).branches() == 1
+            && type.supertypes().stream().allMatch("java.lang.Object"::equals);
+    if (!bare) {
+      return Optional.empty();
+    }
+    String value = type.fields().get(0).name();
+    return Optional.of(
+        finding(
+            type,
+            Form.EMPTY,
+            31,
+            "only wraps its " + value,
+            "%s only wraps one value, and neither checks it nor does anything with it.",
+            "",
+            List.of(
+                new Evidence.Figure("members", 2, 2, "one field, and one method that gives it"),
+                clientsFigure(type, grounds)),
+            "This is all of it:",
+            List.of(row(methods.get(0), List.of()))));
   }
 
   private static Finding unused(TypeFact type, Grounds grounds) {

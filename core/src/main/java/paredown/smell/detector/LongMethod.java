@@ -21,10 +21,16 @@ import paredown.text.Counted;
  * sets for later.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Bodies that hardly decide are tables, not methods. A
- * method of half that length is long where comments name three stages of it.
+ * method of half that length is long where comments name three stages of it; one of two thirds,
+ * where it does a dozen things in a row in more than ten ways.
  */
 public final class LongMethod implements Detector {
   private static final int DECISIONS = 5;
+
+  /** McCabe, "A complexity measure", 1976: a method of more ways than this is to be taken apart. */
+  private static final int DENSE = 10;
+
+  private static final int STEPS = 12;
   private static final int STAGES = 3;
 
   @Override
@@ -43,7 +49,32 @@ public final class LongMethod implements Detector {
         method.body().paragraphs().stream()
             .filter(stage -> !stage.get(0).comment().isEmpty())
             .count();
-    return lines > limits.longLines() || lines * 2 > limits.longLines() && named >= STAGES;
+    return lines > limits.longLines()
+        || isDense(method, limits)
+        || lines * 2 > limits.longLines() && named >= STAGES;
+  }
+
+  /**
+   * Whether a method of two thirds of a screen does many things one after the other, in more ways
+   * than anybody follows.
+   */
+  private static boolean isDense(MethodFact method, Limits limits) {
+    return method.range().lines() > dense(limits)
+        && method.branches() > DENSE
+        && steps(method) >= STEPS;
+  }
+
+  /** How many statements stand one after the other, but for those that only leave early. */
+  private static int steps(MethodFact method) {
+    return (int)
+        method.body().paragraphs().stream()
+            .flatMap(List::stream)
+            .filter(span -> !span.jumps())
+            .count();
+  }
+
+  private static int dense(Limits limits) {
+    return limits.longLines() * 2 / 3;
   }
 
   private static Finding finding(Owned owned, Limits limits) {
@@ -73,14 +104,21 @@ public final class LongMethod implements Detector {
     return new Finding(
         Smell.LONG_METHOD,
         Form.METHOD,
-        weight(method.range().lines(), method.branches(), limits),
+        weight(
+            method.range().lines(),
+            method.branches(),
+            isDense(method, limits) ? dense(limits) : limits.longLines()),
         owned.type().name(),
         List.of(method.signature()),
         List.of(method.signature()),
         method.range(),
-        "%s runs over %d lines, in %s"
+        "%s runs over %d lines, %s"
             .formatted(
-                method.name(), method.range().lines(), Counted.of(stages, "stage", "stages")),
+                method.name(),
+                method.range().lines(),
+                stages > 1
+                    ? "in %d stages".formatted(stages)
+                    : Counted.of(steps(method), "statement", "statements") + " in a row"),
         "%s of %s runs over %d lines."
             .formatted(method.signature(), owned.owner(), method.range().lines()),
         Evidence.of(figures, "Its stages begin here:", rows));
@@ -95,9 +133,13 @@ public final class LongMethod implements Detector {
     return set.isEmpty() ? "" : "sets " + String.join(", ", set);
   }
 
-  /** 15; up to 30 more for lines beyond the limit, and 15 for decisions. */
-  static int weight(int lines, int branches, Limits limits) {
-    double tall = 30 * (1 - (double) limits.longLines() / lines);
+  /**
+   * 15; up to 30 more for lines beyond the limit, and 15 for decisions.
+   *
+   * @param limit a screen, or two thirds of one where a method is dense
+   */
+  static int weight(int lines, int branches, int limit) {
+    double tall = 30 * (1 - (double) limit / lines);
     return (int) Math.round(15 + Math.max(0, tall) + 15 * (1 - 1.0 / Math.max(1, branches)));
   }
 }

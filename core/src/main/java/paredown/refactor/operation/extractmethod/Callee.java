@@ -43,7 +43,8 @@ record Callee(Twin twin, Extraction at, Shape shape) {
         Extraction other = new Extraction(twin.trees(), twin.part());
         Callee callee = new Callee(twin, other, other.shape());
         if (callee.fits(part, shape, parameters)
-            && GivenLiteral.fit(part.trees(), part.part(), twin)) {
+            && GivenLiteral.fit(part.trees(), part.part(), twin)
+            && GivenField.fit(part.trees(), part.part(), twin)) {
           callees.add(callee);
         }
       } catch (Refused | UnusableRequest other) {

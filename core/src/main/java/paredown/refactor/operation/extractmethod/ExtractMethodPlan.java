@@ -1,6 +1,7 @@
 package paredown.refactor.operation.extractmethod;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -45,7 +46,7 @@ final class ExtractMethodPlan {
   private final OwnerClass owner;
   private final Locals locals;
   private final Set<String> looked;
-  private final List<GivenLiteral> literals = new ArrayList<>();
+  private final List<GivenValue> values = new ArrayList<>();
 
   /**
    * A plan of an extraction.
@@ -86,14 +87,22 @@ final class ExtractMethodPlan {
           "Leave --duplicates out.");
     }
     if (asked) {
-      literals.addAll(GivenLiteral.of(trees, part, twins.stream().map(Callee::twin).toList()));
+      List<Twin> all = twins.stream().map(Callee::twin).toList();
+      Set<String> words =
+          source.tokens(part.start(), part.end()).stream()
+              .map(token -> source.slice(token.start(), token.end()))
+              .collect(Collectors.toCollection(TreeSet::new));
+      values.addAll(GivenField.of(trees, part, all, isEverywhere(), words));
+      values.addAll(GivenLiteral.of(trees, part, all, words));
+      values.sort(Comparator.comparingInt(GivenValue::start));
+      values.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each.type()));
     }
     NewMethod method =
         new NewMethod(
             extraction,
             arguments.name(),
             parameters,
-            literals,
+            values,
             isEverywhere() || extraction.isStatic());
     EditList edits = new EditList();
     FileNames files = new FileNames(program, edits);
@@ -138,11 +147,11 @@ final class ExtractMethodPlan {
 
   private List<String> notes(List<VariableElement> parameters, List<Callee> twins) {
     List<String> notes = new ArrayList<>();
-    int values = parameters.size() + literals.size();
-    if (values > 4) {
+    int count = parameters.size() + values.size();
+    if (count > 4) {
       notes.add(
           "%s takes %d values; less code, or code around it, may need fewer."
-              .formatted(arguments.name(), values));
+              .formatted(arguments.name(), count));
     }
     if (!twins.isEmpty()) {
       String places = Listed.of(twins.stream().map(this::shown).distinct().toList());
@@ -219,7 +228,7 @@ final class ExtractMethodPlan {
       head.text(" " + each.getSimpleName());
       separator = ", ";
     }
-    for (GivenLiteral each : literals) {
+    for (GivenValue each : values) {
       write(head.text(separator), each.type(), names);
       head.text(" " + each.name());
       separator = ", ";
@@ -262,7 +271,7 @@ final class ExtractMethodPlan {
         inside.add(local(trees, use));
       }
     }
-    literals.forEach(each -> inside.add(each.taken(trees)));
+    values.forEach(each -> inside.addAll(each.taken(trees)));
     Indent indent = new Indent(source.indentAt(part.start()), layout.body());
     return new Carried(trees.path(), part.start(), part.end(), inside, indent, null);
   }

@@ -158,8 +158,9 @@ final class Extraction {
    * @throws Refused where it needs its object, or what only its class knows
    */
   void requireNoObject(Shape shape, List<VariableElement> parameters) {
+    boolean given = GivenField.areSteady(trees, part);
     for (TreePath each : part.trees()) {
-      Optional<TreePath> self = CodeElsewhere.instance(trees, each);
+      Optional<TreePath> self = CodeElsewhere.instance(trees, each, given);
       if (self.isPresent()) {
         throw Refused.advising(
             RefusalKind.NEEDS_OWNER,

@@ -6,7 +6,6 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -19,6 +18,7 @@ import paredown.program.Program;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.text.Token;
+import paredown.text.TokenKind;
 
 /**
  * A literal that is another in a twin, so that the new method takes it as a parameter.
@@ -26,16 +26,16 @@ import paredown.text.Token;
  * @param start where it stands in the part
  * @param name of the parameter
  */
-record GivenLiteral(int start, int end, TypeMirror type, String name) {
+record GivenLiteral(int start, int end, TypeMirror type, String name) implements GivenValue {
   private static final int MOST = 3;
 
-  /** The literals in which the twins of a part differ from it, in the order of the text. */
-  static List<GivenLiteral> of(UnitTrees trees, Part part, List<Twin> twins) {
+  /**
+   * The literals in which the twins of a part differ from it, in the order of the text.
+   *
+   * @param words the names that are taken; those of the parameters come to them
+   */
+  static List<GivenLiteral> of(UnitTrees trees, Part part, List<Twin> twins, Set<String> words) {
     Map<Integer, TreePath> known = literals(trees, part);
-    Set<String> words = new HashSet<>();
-    for (Token token : trees.source().tokens()) {
-      words.add(trees.source().slice(token.start(), token.end()));
-    }
     List<GivenLiteral> found = new ArrayList<>();
     for (Token token : trees.source().tokens(part.start(), part.end())) {
       if (twins.stream().anyMatch(each -> differs(trees, token, each))) {
@@ -49,6 +49,7 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
   private static boolean differs(UnitTrees trees, Token token, Twin twin) {
     Token own = twin.literals().get(token.start());
     return own != null
+        && token.kind() == TokenKind.LITERAL
         && !twin.trees()
             .source()
             .slice(own.start(), own.end())
@@ -126,14 +127,16 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) {
     return name;
   }
 
-  /** The parameter in its place in the new method. */
-  Replacement taken(UnitTrees trees) {
-    return Replacement.of(start, end, Written.text("").local(name).done())
-        .proving("its callers give it");
+  @Override
+  public List<Replacement> taken(UnitTrees trees) {
+    return List.of(
+        Replacement.of(start, end, Written.text("").local(name).done())
+            .proving("its callers give it"));
   }
 
   /** The literal that a call gives: this, or a twin's own. */
-  Carried given(UnitTrees trees, Twin twin) {
+  @Override
+  public Carried given(UnitTrees trees, Twin twin) {
     Token own = twin == null ? null : twin.literals().get(start);
     return own == null
         ? Carried.range(trees.path(), start, end)

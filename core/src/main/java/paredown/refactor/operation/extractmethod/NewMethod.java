@@ -16,14 +16,14 @@ import paredown.refactor.name.TypeNames;
 /**
  * The new method, as its callers know it.
  *
- * @param literals what it takes besides, since places differ in it
+ * @param values what it takes besides, since places differ in it
  * @param isStatic whether it needs no object
  */
 record NewMethod(
     Extraction extraction,
     String name,
     List<VariableElement> parameters,
-    List<GivenLiteral> literals,
+    List<GivenValue> values,
     boolean isStatic) {
 
   private Program program() {
@@ -33,7 +33,7 @@ record NewMethod(
   String key() {
     List<String> types = new ArrayList<>();
     parameters.forEach(each -> types.add(program().types().erasure(each.asType()).toString()));
-    literals.forEach(each -> types.add(each.type().toString()));
+    values.forEach(each -> types.add(program().types().erasure(each.type()).toString()));
     return Symbols.methodKey(extraction.owner().binaryName(), name, types);
   }
 
@@ -83,7 +83,7 @@ record NewMethod(
       separator = ", ";
     }
     List<Piece> pieces = new ArrayList<>();
-    for (GivenLiteral each : literals) {
+    for (GivenValue each : values) {
       pieces.add(text.text(separator).done());
       pieces.add(each.given(extraction.trees(), twin));
       text = Written.text("");

@@ -42,12 +42,12 @@ final class Repeats {
     return alike;
   }
 
-  /** The names in the part that are not those of variables. */
+  /** The names in the part that are not those of variables, which may be others elsewhere. */
   private Set<String> words() {
     Set<String> words = new TreeSet<>();
     int start = part.part().start();
     for (Use use : program.uses().within(part.trees().path(), start, part.part().end())) {
-      if (use.kind() == UseKind.NAME && !use.key().startsWith("local ")) {
+      if (use.kind() == UseKind.NAME && !use.key().matches("(?:local|field) .*")) {
         int at = use.offset();
         int end = at;
         String text = part.trees().source().text();

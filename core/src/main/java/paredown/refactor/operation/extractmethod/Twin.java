@@ -16,14 +16,14 @@ import paredown.text.Token;
 import paredown.text.TokenKind;
 
 /**
- * A twin is a part that says the same as another, but for the names of its variables and for
- * literals.
+ * A twin is a part that says the same as another, but for the names of its variables, for literals
+ * and for the fields that it reads.
  *
  * @param trees of its file
  * @param part itself
- * @param variables the keys of the other's variables, each with the key of its own
+ * @param variables the keys of the other's variables and fields, each with the key of its own
  * @param shared the keys of its own variables that stand for several of the other's
- * @param literals where the other has its literals, and its own in their places
+ * @param literals where the other has its literals and fields, and its own in their places
  */
 record Twin(
     UnitTrees trees,
@@ -60,6 +60,13 @@ record Twin(
     }
     String key = TokenMeaning.of(others, one);
     String ownKey = TokenMeaning.of(trees, own);
+    if (key.startsWith("field ") && ownKey.startsWith("field ")) {
+      // Whether the one can be given for the other is looked at later.
+      literals.put(one.start(), own);
+      boolean always = ownKey.equals(variables.getOrDefault(key, ownKey));
+      variables.put(key, ownKey);
+      return always;
+    }
     if (!key.startsWith("local ") || !ownKey.startsWith("local ")) {
       return key.equals(ownKey) && there.equals(here);
     }
