@@ -3,6 +3,7 @@ package paredown.cli;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import paredown.UnusableRequest;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.session.Preview;
 import paredown.session.Session;
@@ -58,12 +59,15 @@ final class ExtractClassCommand extends ChangeCommand {
       description = "The methods that leave with them: names, or names with parameter types.")
   private String methods = "";
 
-  @Option(
-      names = "--name",
-      paramLabel = "NAME",
-      required = true,
-      description = "The name of the new class.")
+  @Option(names = "--name", paramLabel = "NAME", description = "The name of the new class.")
   private String name;
+
+  @Option(
+      names = "--groups",
+      description =
+          "Every group of members that pare why shows becomes a class, named after the word that"
+              + " its members share; those that cannot leave stay, and are named.")
+  private boolean groups;
 
   @Option(
       names = "--nested",
@@ -109,6 +113,14 @@ final class ExtractClassCommand extends ChangeCommand {
 
   @Override
   Preview preview(Session session) {
+    if (groups) {
+      requireNothingNamed();
+      return session.groups(type);
+    }
+    if (name == null) {
+      throw new UnusableRequest(
+          "The new class has no name.", "Say --name NAME, or --groups for all groups of members.");
+    }
     List<String> trimmed = fields.stream().map(String::strip).distinct().toList();
     return session.preview(
         new ExtractClass(
@@ -126,6 +138,14 @@ final class ExtractClassCommand extends ChangeCommand {
                     .map(way -> ExtractClass.Pass.valueOf(way.name().toUpperCase())),
                 Optional.ofNullable(passIn)
                     .map(way -> ExtractClass.PassIn.valueOf(way.name().toUpperCase())))));
+  }
+
+  private void requireNothingNamed() {
+    if (name != null || !fields.isEmpty() || !methods.isEmpty()) {
+      throw new UnusableRequest(
+          "--groups takes all groups, each under its own name.",
+          "Leave --name, --fields and --methods out, or --groups.");
+    }
   }
 
   /** Commas part selectors, but not within brackets. */

@@ -11,6 +11,7 @@ import paredown.facts.MethodFact;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.remove.RemoveMember;
@@ -180,6 +181,7 @@ final class WhyText {
     boolean nameless =
         refactoring instanceof InlineClass
             || refactoring instanceof ExtractStages
+            || refactoring instanceof ExtractGroups
             || refactoring instanceof RemoveMember
             || refactoring instanceof RemoveParameter
             || refactoring instanceof ExtractSuperclass up && up.name().isEmpty();

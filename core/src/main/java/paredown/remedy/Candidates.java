@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,6 +15,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractmethod.ExtractStages;
@@ -123,6 +125,11 @@ public final class Candidates {
         going.addAll(fields);
         found.add(extract(fields, group.name()));
       }
+    }
+    if (found.size() > 1) {
+      List<ExtractClass> all =
+          found.stream().map(each -> ((Cure.Extract) each.cure()).refactoring()).toList();
+      found.add(new Candidate(finding.id(), new Cure.Apart(new ExtractGroups(type.name(), all))));
     }
     return found;
   }
@@ -342,16 +349,46 @@ public final class Candidates {
         .orElseGet(run::name);
   }
 
+  /** The object that is asked works the answer out, and all places ask it for that. */
   private Candidate askTheObject() {
     Evidence.Row first = finding.evidence().rows().get(0);
-    return byHand(
-        "pare extract method %s:%d".formatted(first.file(), first.line()),
-        "extract the question as a method, and move it to " + Finding.shortName(type.name()),
+    Effect effect =
         new Effect(
             List.of(
                 new Effect.Figure(
                     "places that decide it", figure("places").orElseThrow().value(), 1)),
-            List.of("1 method more")));
+            List.of("1 method more"));
+    String place = "%s:%d".formatted(first.file(), first.line());
+    long classes =
+        finding.evidence().rows().stream().map(row -> row.uses().get(0)).distinct().count();
+    if (finding.members().size() > 1) {
+      return new Candidate(
+          finding.id(),
+          new Cure.Part(
+              new ExtractMethod(
+                  place,
+                  questionName(),
+                  Optional.of(type.name()),
+                  classes > 1 ? Duplicates.PROJECT : Duplicates.ALL,
+                  Set.of()),
+              effect));
+    }
+    return byHand(
+        "pare extract method " + place,
+        "extract the question as a method, and move it to " + Finding.shortName(type.name()),
+        effect);
+  }
+
+  /** A question after the shortest name of the methods that ask it: {@code isReady}. */
+  private String questionName() {
+    String shortest =
+        finding.evidence().rows().stream()
+            .map(row -> row.member().replaceAll("\\(.*", ""))
+            .min(Comparator.comparingInt(String::length))
+            .orElseThrow();
+    return shortest.matches("(?:is|has|can|may|must|needs)\\p{Lu}.*")
+        ? shortest
+        : "is" + NameWords.capitalised(shortest);
   }
 
   private Candidate inline() {

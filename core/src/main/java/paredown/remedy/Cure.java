@@ -6,6 +6,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
@@ -71,6 +72,19 @@ public sealed interface Cure {
     public Optional<Cure> accepting(RefusalKind kind) {
       return still(kind, ExtractClass.acceptable(), refactoring.accepted())
           .map(each -> new Extract(refactoring.accepting(each)));
+    }
+  }
+
+  /** A class of which each group of members becomes one. */
+  record Apart(ExtractGroups refactoring) implements Done {
+    @Override
+    public Cure named(String name) {
+      return this;
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.empty();
     }
   }
 

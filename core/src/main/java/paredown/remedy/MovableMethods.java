@@ -31,7 +31,7 @@ public final class MovableMethods {
               && !method.isStatic()
               && !method.isAbstract()
               && !method.overrides()
-              && !method.isAccessor()
+              && !method.isGetter()
               && used.stream().noneMatch(staying::contains);
       if (eligible) {
         chosen.add(method);

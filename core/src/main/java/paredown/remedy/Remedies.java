@@ -17,6 +17,7 @@ import paredown.program.Sources;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.plan.Judged;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
@@ -132,6 +133,9 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
     if (candidate.cure() instanceof Cure.Extract extract) {
       return plan(candidate, extract.refactoring(), facts, sources, index);
     }
+    if (candidate.cure() instanceof Cure.Apart apart) {
+      return plan(candidate, apart.refactoring(), facts, sources, index);
+    }
     if (candidate.cure() instanceof Cure.Measured measured) {
       return plan(candidate, measured, sources, index);
     }
@@ -191,6 +195,41 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
       }
       return plan(original, without(refactoring, staying), facts, sources, index);
     }
+  }
+
+  /** Plans an extraction of several groups, each with the methods that can come along. */
+  private static Remedy plan(
+      Candidate original,
+      ExtractGroups refactoring,
+      Facts facts,
+      Sources sources,
+      SourceIndex index) {
+    List<ExtractClass> groups = new ArrayList<>();
+    Refused met = null;
+    for (ExtractClass group : refactoring.groups()) {
+      try {
+        Remedy one = planProposed(original, new Cure.Extract(group), facts, sources, index);
+        groups.add((ExtractClass) one.refactoring());
+      } catch (Refused refused) {
+        met = refused;
+      }
+    }
+    if (groups.size() < 2) {
+      throw met;
+    }
+    ExtractGroups planned = new ExtractGroups(refactoring.type(), groups);
+    Judged judged = Judged.of(planned, sources, index);
+    TypeFact type = facts.type(refactoring.type()).orElseThrow();
+    int fields = type.instanceFields().size();
+    int going = groups.stream().mapToInt(each -> each.fields().size() - 1).sum();
+    List<String> price = new ArrayList<>(List.of(groups.size() + " classes more"));
+    price.addAll(price(judged.change(), 2));
+    return new Remedy(
+        original.id(),
+        planned,
+        new Effect(List.of(new Effect.Figure("fields", fields, fields - going)), price),
+        judged.change(),
+        judged.verdict());
   }
 
   private static ExtractClass without(ExtractClass extraction, Set<String> methods) {

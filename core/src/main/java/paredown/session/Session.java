@@ -41,6 +41,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.plan.Judged;
 import paredown.remedy.Candidate;
 import paredown.remedy.Candidates;
+import paredown.remedy.Cure;
 import paredown.remedy.Remedies;
 import paredown.remedy.Remedy;
 import paredown.remedy.Stages;
@@ -282,6 +283,33 @@ public final class Session {
     TypeFact fact =
         FactsReader.again(sources(), List.copyOf(file), file).byName().get(header.name());
     return preview(Stages.of(fact, method));
+  }
+
+  /**
+   * Plans the extraction of all groups of members of a class.
+   *
+   * @throws UnusableRequest where it does not fall into several
+   */
+  public Preview groups(String type) {
+    String name = index().type(type).name();
+    Survey survey = survey();
+    Candidate apart =
+        Stream.concat(survey.findings().stream(), survey.accepted().stream())
+            .filter(finding -> finding.type().equals(name))
+            .flatMap(finding -> survey.candidates().get(finding.id()).stream())
+            .filter(candidate -> candidate.cure() instanceof Cure.Apart)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new UnusableRequest(
+                        "The members of %s do not fall into several groups.".formatted(type),
+                        "Name the members that leave: --fields and --methods, with --name."));
+    progress.doing("planning, and checking that every name still means the same");
+    Remedy remedy = Remedies.plan(apart, survey.facts(), sources(), index());
+    if (strict) {
+      Judged.requireProved(remedy.change());
+    }
+    return new Preview(remedy.refactoring(), remedy.change(), remedy.verdict());
   }
 
   /** The findings that the project lives with. */

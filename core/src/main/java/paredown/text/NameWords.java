@@ -17,6 +17,13 @@ public final class NameWords {
           "is", "has", "get", "set", "the", "of", "to", "by", "for", "and", "in", "on", "with",
           "add", "can", "do", "from", "at", "as", "or", "not", "all", "new", "max", "min", "next");
 
+  /** Units tell how much of a thing there is, and not what it is. */
+  private static final Set<String> UNITS =
+      Set.of(
+          "cent", "cents", "euros", "percent", "metres", "meters", "litres", "liters", "grams",
+          "kilos", "tonnes", "seconds", "minutes", "hours", "days", "weeks", "months", "years",
+          "millis", "nanos", "bytes", "chars", "pixels", "degrees");
+
   /** Where a word of a name ends and the next begins. */
   private static final Pattern SEAM =
       Pattern.compile("(?<=[\\p{Ll}\\d])(?=\\p{Lu})|(?<=\\p{Lu})(?=\\p{Lu}\\p{Ll})|_");
@@ -35,7 +42,7 @@ public final class NameWords {
   /** The words that say something, each once. */
   public static List<String> telling(String name) {
     return of(name).stream()
-        .filter(word -> word.length() > 3 && !EMPTY_WORDS.contains(word))
+        .filter(word -> word.length() > 3 && !EMPTY_WORDS.contains(word) && !UNITS.contains(word))
         .distinct()
         .toList();
   }

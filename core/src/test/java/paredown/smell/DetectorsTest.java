@@ -95,6 +95,14 @@ class DetectorsTest {
   }
 
   @Test
+  void callsAClassOfHalfThatAGodWhereThreeGroupsShareNothing() {
+    String three = group("depth", 2) + group("length", 2) + group("height", 2);
+    assertEquals(List.of(Smell.GOD_CLASS), smells(three));
+    assertEquals(List.of(), smells(group("depth", 3) + group("length", 3)));
+    assertEquals(List.of(), smells(three + "void all() { depth = length + height; }"));
+  }
+
+  @Test
   void findsNothingInRecordsAndInFilesWithErrors() {
     assertEquals(List.of(), find("record Berth(int a, int b, int c, int d) {}"));
     assertEquals(List.of(), find(BERTH.formatted("Missing gone;")));

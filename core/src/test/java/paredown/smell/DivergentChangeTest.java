@@ -212,4 +212,36 @@ class DivergentChangeTest {
     assertEquals(
         List.of(), divergent(Found.in(folder.resolve("store"), LEDGER.formatted("LedgerStore"))));
   }
+
+  @Test
+  void twoRulesWithHelpersOfTheirOwnWeighAsMuchAsThree() {
+    String sheet =
+        """
+        public class Tides {
+          private int low;
+          private int high;
+          void read(String text) { if (text.isEmpty()) { low = 0; } else { low = word(text); } }
+          private int word(String text) { return Integer.parseInt(text.trim()); }
+          int waterAt(int minute) { return minute < 60 ? low : part(minute); }
+          private int part(int minute) { return low + (high - low) * share(minute); }
+          private int share(int minute) { return minute / 60; }
+          %s
+          String toHtml() { return "<p>" + cell(low) + "</p>" + cell(high) + "<hr>"; }
+          private String cell(int value) { return "<td>" + shown(value) + "</td>"; }
+          private String shown(int value) { return plain(value) + " m"; }
+          private String plain(int value) { return "about " + value; }
+        }
+        """;
+    assertEquals(
+        List.of("4 methods show it as text, beside 2 that keep its rules"),
+        divergent(Found.in(folder, sheet.formatted(""))));
+    String without =
+        sheet
+            .formatted("")
+            .replaceAll("(?m).* (?:word|share)\\(int.*", "")
+            .replace("word(text)", "1")
+            .replace("* share(minute)", "")
+            .replaceAll("(?m).* word\\(String.*", "");
+    assertEquals(List.of(), divergent(Found.in(folder, without)));
+  }
 }

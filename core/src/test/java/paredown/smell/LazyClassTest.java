@@ -36,6 +36,32 @@ class LazyClassTest {
   }
 
   @Test
+  void findsAClassThatOnlyWrapsOneValue() {
+    String mark =
+        """
+        public class Mark {
+          private final int number;
+          public Mark(int number) { %s this.number = number; }
+          public int number() { return number; }
+          %s
+        }
+        """;
+    String chart =
+        "public class Chart { int sum(Mark a, Mark b) { return a.number() + b.number(); } }";
+    assertEquals(
+        List.of("Mark: only wraps its number"),
+        Found.in(folder, mark.formatted("", ""), chart).of(Form.EMPTY));
+    for (String own :
+        List.of(
+            "public boolean isPort() { return number % 2 == 0; }",
+            "@Override public boolean equals(Object o) { return o instanceof Mark; }")) {
+      assertEquals(List.of(), Found.in(folder, mark.formatted("", own), chart).of(Form.EMPTY), own);
+    }
+    String checks = "if (number < 0) { throw new IllegalArgumentException(); }";
+    assertEquals(List.of(), Found.in(folder, mark.formatted(checks, ""), chart).of(Form.EMPTY));
+  }
+
+  @Test
   void takesAClassThatDoesOneThingOfItsOwnForNoGoBetween() {
     for (String own :
         List.of(

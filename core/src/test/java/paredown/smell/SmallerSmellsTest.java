@@ -31,6 +31,22 @@ class SmallerSmellsTest {
     return "public class Berth {\n  int work(int x) {\n" + body + "\n    return sum;\n  }\n}\n";
   }
 
+  /** A method that does the same number of things one after the other. */
+  private static String dense(String each, int times) {
+    return "public class Sheet { void print(int n) {\n" + each.repeat(times) + "} }";
+  }
+
+  @Test
+  void findsAMethodOfTwoThirdsOfAScreenThatDoesADozenThingsInARow() {
+    String loop = "  for (int i = 0; i < n; i++) {\n    System.out.print(i);\n  }\n";
+    assertEquals(
+        List.of("Sheet: print runs over 44 lines, 14 statements in a row"),
+        find(Smell.LONG_METHOD, dense(loop, 14)));
+    assertEquals(List.of(), find(Smell.LONG_METHOD, dense(loop, 11)));
+    String guard = "  if (n == 3) {\n    return;\n  }\n";
+    assertEquals(List.of(), find(Smell.LONG_METHOD, dense(guard, 14)));
+  }
+
   @Test
   void findsALongMethodAndNamesItsStages() {
     Found found = Found.in(folder, longMethod(90));

@@ -105,7 +105,11 @@ public final class GodClass implements Detector {
   private static Predicate<MemberGroups.Group> ofBranches(TypeFact type, int branches) {
     return group ->
         !group.fields().isEmpty()
-            && group.methods().size() >= HEAVY_METHODS
+            && group.methods().stream()
+                    .flatMap(signature -> type.method(signature).stream())
+                    .filter(method -> !method.isAccessor() && method.forwards().isEmpty())
+                    .count()
+                >= HEAVY_METHODS
             && group.methods().stream()
                     .flatMap(signature -> type.method(signature).stream())
                     .mapToInt(MethodFact::branches)

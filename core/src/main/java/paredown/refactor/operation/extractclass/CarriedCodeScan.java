@@ -316,6 +316,9 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
       }
       return;
     }
+    if (type.elsewhere()) {
+      requireVisible(element, tree);
+    }
     if (statics.areNamedAlone(tree.getName().toString(), declaring)
         || type.nested() && !isHiddenByMoved(element)) {
       return;

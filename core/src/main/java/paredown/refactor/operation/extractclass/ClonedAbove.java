@@ -1,5 +1,6 @@
 package paredown.refactor.operation.extractclass;
 
+import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.util.TreePath;
@@ -86,7 +87,7 @@ record ClonedAbove(OwnerClass owner, ExecutableElement above) implements OwnCopy
               TypeMirror receiver =
                   select.getLeaf() instanceof MemberSelectTree member
                       ? program.trees().getTypeMirror(new TreePath(select, member.getExpression()))
-                      : type;
+                      : program.trees().getTypeMirror(classAround(select));
               asked[0] |=
                   receiver == null
                       || program.types().isSubtype(program.types().erasure(receiver), type);
@@ -98,6 +99,14 @@ record ClonedAbove(OwnerClass owner, ExecutableElement above) implements OwnCopy
         .filter(unit -> unit.source().text().contains("clone"))
         .forEach(unit -> scan.scan(unit.tree(), null));
     return !asked[0];
+  }
+
+  private static TreePath classAround(TreePath code) {
+    TreePath at = code;
+    while (!(at.getLeaf() instanceof ClassTree)) {
+      at = at.getParentPath();
+    }
+    return at;
   }
 
   @Override

@@ -42,6 +42,7 @@ import paredown.text.Token;
  * @param name of the parameter
  */
 record GivenField(VariableElement field, List<Integer> starts, String name) implements GivenValue {
+  private static final int LEAST = 20;
 
   /**
    * The fields that are given, in the order of the text.
@@ -100,8 +101,12 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
     return found;
   }
 
-  /** Whether the fields that a twin reads can be given where the part reads others. */
+  /**
+   * Whether the fields that a twin reads can be given where the part reads others. In little code
+   * another field is another thing.
+   */
   static boolean fit(UnitTrees trees, Part part, Twin twin) {
+    boolean little = trees.source().tokens(part.start(), part.end()).size() < LEAST;
     Map<VariableElement, List<TreePath>> here = named(trees, part);
     Map<VariableElement, List<TreePath>> there = named(twin.trees(), twin.part());
     for (Token token : trees.source().tokens(part.start(), part.end())) {
@@ -115,6 +120,7 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
       boolean given =
           one != null
               && other != null
+              && !little
               && trees.program().types().isSameType(one.asType(), other.asType())
               && isSteady(trees, part, one, here.get(one))
               && isSteady(twin.trees(), twin.part(), other, there.get(other));
