@@ -161,7 +161,7 @@ public final class Candidates {
             .orElseGet(
                 () ->
                     finding.members().stream()
-                        .map(NameWords::capitalised)
+                        .map(NameWords::withoutUnit)
                         .limit(2)
                         .collect(Collectors.joining()));
     String free = taken.contains(name) ? name + "Values" : name;

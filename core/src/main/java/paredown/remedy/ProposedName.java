@@ -21,7 +21,7 @@ final class ProposedName {
     if (!word.isEmpty()) {
       proposals.addAll(List.of(word, type.simpleName() + word));
     }
-    proposals.add(type.simpleName() + NameWords.capitalised(fields.get(0)));
+    proposals.add(type.simpleName() + NameWords.withoutUnit(fields.get(0)));
     return proposals.stream()
         .filter(name -> !taken.contains(name))
         .findFirst()

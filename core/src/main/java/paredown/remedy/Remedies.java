@@ -77,7 +77,10 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
               new Dropped(candidate.cure().says(), "the finding would weigh no less by it."));
         }
       } catch (Refused refused) {
-        dropped.add(Dropped.refused(candidate, refused));
+        // What keeps several together from being done is said of each of them already.
+        if (!(candidate.cure() instanceof Cure.Apart)) {
+          dropped.add(Dropped.refused(candidate, refused));
+        }
       } catch (UnusableRequest taken) {
         dropped.add(new Dropped(candidate.cure().says(), taken.getMessage()));
       }

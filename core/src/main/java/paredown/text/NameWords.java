@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** The words that names are made of. */
 public final class NameWords {
@@ -22,7 +23,7 @@ public final class NameWords {
       Set.of(
           "cent", "cents", "euros", "percent", "metres", "meters", "litres", "liters", "grams",
           "kilos", "tonnes", "seconds", "minutes", "hours", "days", "weeks", "months", "years",
-          "millis", "nanos", "bytes", "chars", "pixels", "degrees");
+          "millis", "nanos", "bytes", "chars", "pixels", "degrees", "mm", "cm", "km", "kg", "ms");
 
   /** Where a word of a name ends and the next begins. */
   private static final Pattern SEAM =
@@ -45,6 +46,16 @@ public final class NameWords {
         .filter(word -> word.length() > 3 && !EMPTY_WORDS.contains(word) && !UNITS.contains(word))
         .distinct()
         .toList();
+  }
+
+  /** A name as that of a type, without the unit that it ends with: {@code Length} of lengthM. */
+  public static String withoutUnit(String name) {
+    List<String> words = of(name);
+    int last = words.size() - 1;
+    boolean unit = last > 0 && (words.get(last).length() == 1 || UNITS.contains(words.get(last)));
+    return words.subList(0, unit ? last : last + 1).stream()
+        .map(NameWords::capitalised)
+        .collect(Collectors.joining());
   }
 
   /** The telling word that most of the names share: at least two of them, and half. */

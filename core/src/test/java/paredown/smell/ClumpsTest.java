@@ -226,4 +226,38 @@ class ClumpsTest {
     assertEquals(1, Found.in(folder, berth.formatted("")).of(Form.CONSTRUCTOR).size());
     assertEquals(List.of(), Found.in(folder, berth.formatted(copy)).of(Form.CONSTRUCTOR));
   }
+
+  @Test
+  void twoThirdsOfAClassAreAClumpWhereTheOtherFieldsHaveALifeWithoutThem() {
+    String mooring =
+        """
+        public class Mooring {
+          private final String ship = "Gull";
+          private int nights;
+          private double latitude;
+          private double longitude;
+          private String datum = "";
+          void shift(double north, double east, String by) {
+            latitude = north;
+            longitude = east;
+            datum = by;
+          }
+          String position() { return latitude + " " + longitude + " " + datum; }
+          double miles() { return datum.isEmpty() ? 0 : latitude * longitude; }
+          void stay(int more) { nights += more; }
+          %s
+        }
+        """;
+    assertEquals(
+        List.of("latitude, longitude, datum"),
+        fields(mooring.formatted("String label() { return ship + nights; }")));
+    assertEquals(List.of(), fields(mooring.formatted("String label() { return ship + datum; }")));
+  }
+
+  private List<String> fields(String source) {
+    return Found.in(folder, source).all().stream()
+        .filter(finding -> finding.form() == Form.FIELDS)
+        .map(finding -> String.join(", ", finding.members()))
+        .toList();
+  }
 }

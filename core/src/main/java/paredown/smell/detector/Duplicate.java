@@ -37,6 +37,10 @@ import paredown.text.Listed;
 public final class Duplicate implements Detector {
   private static final int RUN_WORDS = 12;
   private static final int BODY_WORDS = 9;
+
+  /** A list of so many statements of each kind says the same over and over. */
+  private static final int KIND = 4;
+
   private static final int RUN_NAMES = 4;
   private static final int RUN_STATEMENTS = 3;
   private static final int MANY = 40;
@@ -91,17 +95,19 @@ public final class Duplicate implements Detector {
           && words() >= BODY_WORDS;
     }
 
-    boolean isOneKind() {
-      return last > first && new HashSet<>(wording()).size() == 1;
+    /** Whether it is a list; within one method it says a thing or two over and over. */
+    boolean isOneKind(boolean within) {
+      int kinds = new HashSet<>(wording()).size();
+      return last > first && (kinds == 1 || within && kinds * KIND <= last - first + 1);
     }
 
-    boolean isWorthIt() {
+    boolean isWorthIt(boolean within) {
       List<Span> all = row.spans().subList(first, last + 1);
       int names = all.stream().mapToInt(span -> span.wording().names()).sum();
       int statements = row.statements().subList(first, last + 1).stream().mapToInt(i -> i).sum();
       return (words() >= RUN_WORDS && statements >= RUN_STATEMENTS || isBody())
           && names >= RUN_NAMES
-          && !isOneKind();
+          && !isOneKind(within);
     }
   }
 
@@ -179,7 +185,7 @@ public final class Duplicate implements Detector {
           int length = length(one, other);
           Run first = new Run(one.row(), one.index(), one.index() + length - 1);
           Run second = new Run(other.row(), other.index(), other.index() + length - 1);
-          if (first.isWorthIt()) {
+          if (first.isWorthIt(one.row() == other.row())) {
             Set<Run> cluster =
                 clusters.computeIfAbsent(first.wording(), each -> new LinkedHashSet<>());
             cluster.add(first);

@@ -1,6 +1,7 @@
 package paredown.smell.detector;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -32,8 +33,8 @@ import paredown.text.Listed;
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Accessors and constructors do not count: they touch a
  * field for others. A clump is never more than half of a class, for then the class is its name
- * already. So are fields that stand together and have accessors only, but for one method that sums
- * them up.
+ * already; or than two thirds, where the other fields have nothing to do with it. So are fields
+ * that stand together and have accessors only, but for one method that sums them up.
  */
 public final class FieldClumps implements Detector {
 
@@ -86,11 +87,24 @@ public final class FieldClumps implements Detector {
     return new ConnectivityInspector<>(together)
         .connectedSets().stream()
             .map(part -> withoutLoners(part, fieldsOf))
-            .filter(part -> part.size() >= limits.clumpFields() && part.size() * 2 <= names.size())
+            .filter(part -> part.size() >= limits.clumpFields() && isPart(part, names, fieldsOf))
             .filter(part -> users(part, fieldsOf).size() >= limits.clumpMethods())
             .map(part -> finding(type, part, fieldsOf, limits))
             .sorted(Comparator.comparing(Finding::id))
             .toList();
+  }
+
+  /** Half of a class at most, or two thirds where each other field has a life without them. */
+  private static boolean isPart(
+      Set<String> part, List<String> names, Map<String, Set<String>> fieldsOf) {
+    Set<String> others = new TreeSet<>(names);
+    others.removeAll(part);
+    Set<String> apart = new TreeSet<>();
+    fieldsOf.values().stream()
+        .filter(used -> Collections.disjoint(used, part))
+        .forEach(apart::addAll);
+    boolean two = part.size() * 3 <= names.size() * 2 && others.size() > 1;
+    return part.size() * 2 <= names.size() || two && apart.containsAll(others);
   }
 
   /**

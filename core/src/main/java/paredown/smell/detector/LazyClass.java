@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
 import paredown.facts.Access;
@@ -33,6 +34,13 @@ public final class LazyClass implements Detector {
 
   /** More static methods than this are a library. */
   private static final int HELPERS = 8;
+
+  /** What a class could wrap and be no more than; an object of the project is another matter. */
+  private static final Pattern PLAIN =
+      Pattern.compile(
+          "boolean|byte|short|int|long|float|double|char|Boolean|Byte|Short|Integer|Long|Float"
+              + "|Double|Character|String|(?:java\\.time\\.)?(?:Instant|LocalDate\\w*|Duration)"
+              + "|(?:java\\.math\\.)?Big\\w+");
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -167,6 +175,7 @@ public final class LazyClass implements Detector {
     boolean bare =
         type.fields().size() == 1
             && type.instanceFields().size() == 1
+            && PLAIN.matcher(type.fields().get(0).type()).matches()
             && methods.size() == 1
             && methods.get(0).isAccessor()
             && type.methods().stream().noneMatch(MethodFact::isStatic)

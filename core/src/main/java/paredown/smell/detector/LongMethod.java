@@ -97,8 +97,11 @@ public final class LongMethod implements Detector {
                 "lines",
                 method.range().lines(),
                 limits.longLines(),
-                "%d lines; more than %d do not fit a screen"
-                    .formatted(method.range().lines(), limits.longLines())),
+                isDense(method, limits) && method.range().lines() <= limits.longLines()
+                    ? "%d lines; more than %d are too many for so many ways"
+                        .formatted(method.range().lines(), dense(limits))
+                    : "%d lines; more than %d do not fit a screen"
+                        .formatted(method.range().lines(), limits.longLines())),
             new Evidence.Figure(
                 "branches", method.branches(), -1, method.branches() + " ways through it"));
     return new Finding(
