@@ -1,54 +1,29 @@
 package paredown.session;
 
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.atomic.AtomicInteger;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
-import paredown.UnusableRequest;
-import paredown.facts.Facts;
-import paredown.facts.FactsReader;
-import paredown.facts.TypeFact;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
 import paredown.history.GitCommits;
-import paredown.history.History;
 import paredown.journal.Journal;
 import paredown.journal.Lock;
 import paredown.journal.Step;
-import paredown.program.CompileError;
-import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.AtExit;
-import paredown.project.Nearest;
 import paredown.project.Progress;
 import paredown.project.Project;
-import paredown.project.ProjectUnreadable;
-import paredown.project.Settings;
-import paredown.project.SourceFile;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.plan.Judged;
 import paredown.remedy.Candidate;
-import paredown.remedy.Candidates;
-import paredown.remedy.Cure;
 import paredown.remedy.Remedies;
 import paredown.remedy.Remedy;
-import paredown.remedy.Stages;
 import paredown.smell.Finding;
-import paredown.smell.Grounds;
-import paredown.smell.Limits;
-import paredown.smell.detector.Detectors;
 import paredown.text.SourceText;
 
 /** A session is one user's work on one project: everything that a front end can ask for. */
@@ -77,13 +52,6 @@ public final class Session {
   public Session strict(boolean wished) {
     strict = wished;
     return this;
-  }
-
-  private Judged required(Judged judged) {
-    if (strict) {
-      judged.requireProved();
-    }
-    return judged;
   }
 
   /** The files that differ from a revision. */
@@ -128,59 +96,7 @@ public final class Session {
 
   /** Finds what is worth a look in the project's main sources. */
   public Survey survey() {
-    long begin = System.nanoTime();
-    List<String> main = sources().paths(SourceFile.Kind.MAIN);
-    if (main.isEmpty()) {
-      main = sources().paths(SourceFile.Kind.TEST);
-    }
-    if (main.isEmpty()) {
-      throw new ProjectUnreadable(
-          "No Java source is left to look at.",
-          "exclude: in " + Settings.FILE + " leaves all of them out, or the build generates them.");
-    }
-    progress.doing("reading " + main.size() + " files");
-    Limits limits = Limits.of(project.settings());
-    AtomicInteger read = new AtomicInteger();
-    CompletableFuture<History> history =
-        CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits, read));
-    FactsReader.Reading reading = FactsReader.read(sources(), main);
-    Facts facts = reading.facts().beside(this::isInTests);
-    progress.doing("looking at the history");
-    progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
-    Grounds grounds = Grounds.of(facts, history.join(), limits);
-    progress.doing("looking for smells");
-    List<Accepted> lived = accepted();
-    List<Finding> all = Detectors.find(grounds);
-    Map<Boolean, List<Finding>> found =
-        all.stream()
-            .collect(
-                Collectors.partitioningBy(
-                    finding -> lived.stream().anyMatch(each -> each.covers(finding))));
-    Map<String, List<Candidate>> candidates = Candidates.of(all, facts);
-    Optional<CompileError> missing =
-        reading.errors().stream().filter(CompileError::isUnresolved).findFirst();
-    return new Survey(
-        project.root().getFileName().toString(),
-        facts,
-        found.get(false),
-        found.get(true),
-        candidates,
-        grounds,
-        missing,
-        main.stream().filter(sources()::isGarbled).toList(),
-        sources().passedOver(),
-        (System.nanoTime() - begin) / 1_000_000);
-  }
-
-  /** Whether the test sources, which a survey does not read otherwise, hold an identifier. */
-  private boolean isInTests(String word) {
-    return sources().paths(SourceFile.Kind.TEST).stream()
-        .map(sources()::text)
-        .anyMatch(
-            source ->
-                source.text().contains(word)
-                    && source.tokens().stream()
-                        .anyMatch(token -> token.isIdentifier() && source.spells(token, word)));
+    return new Surveying(project, sources(), accepted(), commits, progress).survey();
   }
 
   /**
@@ -190,7 +106,7 @@ public final class Session {
    */
   public Explanation why(String id) {
     Survey survey = survey();
-    return explain(survey, finding(survey, id));
+    return explain(survey, survey.finding(id));
   }
 
   /** Explains one finding of a survey. */
@@ -208,26 +124,6 @@ public final class Session {
     return IntStream.rangeClosed(first, last).mapToObj(source::lineText).toList();
   }
 
-  private static Finding finding(Survey survey, String idOfFindingOrRemedy) {
-    String id = idOfFindingOrRemedy.replaceAll("\\..*", "");
-    List<Finding> all =
-        Stream.of(survey.findings(), survey.accepted()).flatMap(List::stream).toList();
-    List<Finding> meant = all.stream().filter(finding -> finding.id().startsWith(id)).toList();
-    if (meant.size() == 1) {
-      return meant.get(0);
-    }
-    List<String> ids = all.stream().map(Finding::id).toList();
-    if (meant.size() > 1) {
-      throw new UnusableRequest(
-          id + " could be any of " + String.join(", ", meant.stream().map(Finding::id).toList()),
-          "Give more of it.");
-    }
-    throw new UnusableRequest(
-        "There is no finding " + id + ".",
-        Nearest.advice(
-            id, ids, ids.isEmpty() ? "This project has none." : "pare survey lists the findings."));
-  }
-
   /**
    * Plans a remedy and lets the first two gates judge it; nothing is written.
    *
@@ -239,82 +135,42 @@ public final class Session {
    */
   public Preview mend(String id, Optional<String> name, Set<RefusalKind> accepted) {
     Survey survey = survey();
-    Finding finding = finding(survey, id);
-    List<Candidate> candidates = survey.candidates().get(finding.id());
+    Finding finding = survey.finding(id);
     String digits = id.contains(".") ? id.substring(id.lastIndexOf('.')) : "";
     List<Candidate> meant =
-        candidates.stream().filter(candidate -> candidate.id().endsWith(digits)).toList();
+        survey.candidates().get(finding.id()).stream()
+            .filter(candidate -> candidate.id().endsWith(digits))
+            .toList();
     if (digits.isEmpty() && meant.size() > 1) {
       List<String> found =
           explain(survey, finding).remedies().found().stream().map(Remedy::id).toList();
       meant = meant.stream().filter(each -> found.contains(each.id())).toList();
     }
-    if (meant.size() != 1) {
-      throw new UnusableRequest(
-          (meant.isEmpty() ? "There is no remedy " : "Several remedies are meant by ") + id + ".",
-          "pare why " + finding.id() + " shows what can be done.");
-    }
-    Candidate candidate = meant.get(0);
-    for (RefusalKind kind : accepted) {
-      candidate = candidate.accepting(kind).orElse(candidate);
-    }
-    progress.doing("planning, and checking that every name still means the same");
-    Remedy remedy =
-        name.isEmpty()
-            ? Remedies.planProposed(candidate, survey.facts(), sources(), index())
-            : Remedies.plan(candidate.named(name.get()), survey.facts(), sources(), index());
-    if (strict) {
-      Judged.requireProved(remedy.change());
-    }
-    return new Preview(remedy.refactoring(), remedy.change(), remedy.verdict());
+    return previews().remedy(survey, id, meant, name, accepted);
+  }
+
+  private Previews previews() {
+    return new Previews(sources(), strict, progress);
   }
 
   /** Plans a refactoring and lets the first two gates judge it; nothing is written. */
   public Preview preview(Refactoring refactoring) {
-    progress.doing("planning, and checking that every name still means the same");
-    Judged judged = required(Judged.of(refactoring, sources(), index()));
-    return new Preview(refactoring, judged.change(), judged.verdict());
+    return previews().of(refactoring);
   }
 
   /** Plans the extraction of all stages of a method. */
   public Preview stages(String type, String method) {
-    DeclaredType header = index().type(type);
-    Set<String> file = Set.of(header.file());
-    TypeFact fact =
-        FactsReader.again(sources(), List.copyOf(file), file).byName().get(header.name());
-    return preview(Stages.of(fact, method));
+    return previews().stages(type, method);
   }
 
-  /**
-   * Plans the extraction of all groups of members of a class.
-   *
-   * @throws UnusableRequest where it does not fall into several
-   */
+  /** Plans the extraction of all groups of members of a class. */
   public Preview groups(String type) {
-    String name = index().type(type).name();
-    Survey survey = survey();
-    Candidate apart =
-        Stream.concat(survey.findings().stream(), survey.accepted().stream())
-            .filter(finding -> finding.type().equals(name))
-            .flatMap(finding -> survey.candidates().get(finding.id()).stream())
-            .filter(candidate -> candidate.cure() instanceof Cure.Apart)
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    new UnusableRequest(
-                        "The members of %s do not fall into several groups.".formatted(type),
-                        "Name the members that leave: --fields and --methods, with --name."));
-    progress.doing("planning, and checking that every name still means the same");
-    Remedy remedy = Remedies.plan(apart, survey.facts(), sources(), index());
-    if (strict) {
-      Judged.requireProved(remedy.change());
-    }
-    return new Preview(remedy.refactoring(), remedy.change(), remedy.verdict());
+    return previews().groups(survey(), type);
   }
 
   /** The findings that the project lives with. */
   public List<Accepted> accepted() {
-    return new AcceptedFile(project.root()).read();
+    return new Living(project.root()).all();
   }
 
   /**
@@ -324,43 +180,14 @@ public final class Session {
    * @param because the reason; may be empty
    */
   public Finding accept(String id, String because) {
-    Finding finding = finding(survey(), id);
-    try (Lock lock = Lock.take(project.root())) {
-      return accept(finding, because);
-    }
-  }
-
-  private Finding accept(Finding finding, String because) {
-    Map<String, Integer> figures = new TreeMap<>();
-    finding.evidence().figures().forEach(figure -> figures.put(figure.name(), figure.value()));
-    List<Accepted> all = new ArrayList<>(accepted());
-    all.removeIf(each -> each.id().equals(finding.id()));
-    all.add(
-        new Accepted(finding.id(), finding.type(), because, LocalDate.now().toString(), figures));
-    new AcceptedFile(project.root()).write(all);
+    Finding finding = survey().finding(id);
+    new Living(project.root()).with(finding, because);
     return finding;
   }
 
   /** Lets an accepted finding come back. */
   public Accepted withdraw(String id) {
-    try (Lock lock = Lock.take(project.root())) {
-      return withdrawLocked(id);
-    }
-  }
-
-  private Accepted withdrawLocked(String id) {
-    List<Accepted> all = new ArrayList<>(accepted());
-    List<Accepted> meant = all.stream().filter(each -> each.id().startsWith(id)).toList();
-    if (meant.size() != 1) {
-      throw new UnusableRequest(
-          meant.isEmpty()
-              ? "No finding " + id + " is accepted."
-              : id + " could be any of " + meant.stream().map(Accepted::id).toList() + ".",
-          "pare accept lists the accepted findings.");
-    }
-    all.removeAll(meant);
-    new AcceptedFile(project.root()).write(all);
-    return meant.get(0);
+    return new Living(project.root()).withdraw(id);
   }
 
   private SourceIndex index() {

@@ -4,8 +4,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
+import paredown.UnusableRequest;
 import paredown.facts.Facts;
 import paredown.program.CompileError;
+import paredown.project.Nearest;
 import paredown.remedy.Candidate;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
@@ -53,5 +56,37 @@ public record Survey(
         garbled,
         passedOver,
         millis);
+  }
+
+  /**
+   * One of its findings, accepted ones among them.
+   *
+   * @param idOfFindingOrRemedy the finding's id, the beginning of one, or the id of a remedy of it
+   * @throws UnusableRequest where there is none, or several are meant
+   */
+  public Finding finding(String idOfFindingOrRemedy) {
+    String id = idOfFindingOrRemedy.replaceAll("\\..*", "");
+    List<Finding> all = Stream.of(findings, accepted).flatMap(List::stream).toList();
+    List<Finding> meant = all.stream().filter(finding -> finding.id().startsWith(id)).toList();
+    if (meant.size() == 1) {
+      return meant.get(0);
+    }
+    List<String> ids = all.stream().map(Finding::id).toList();
+    if (meant.size() > 1) {
+      throw new UnusableRequest(
+          id + " could be any of " + String.join(", ", meant.stream().map(Finding::id).toList()),
+          "Give more of it.");
+    }
+    throw new UnusableRequest(
+        "There is no finding " + id + ".",
+        Nearest.advice(
+            id, ids, ids.isEmpty() ? "This project has none." : "pare survey lists the findings."));
+  }
+
+  /** The candidates for all findings about a class. */
+  Stream<Candidate> candidatesOf(String type) {
+    return Stream.concat(findings.stream(), accepted.stream())
+        .filter(finding -> finding.type().equals(type))
+        .flatMap(finding -> candidates.get(finding.id()).stream());
   }
 }

@@ -1,0 +1,90 @@
+package paredown.session;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Collectors;
+import paredown.facts.Facts;
+import paredown.facts.FactsReader;
+import paredown.history.History;
+import paredown.program.CompileError;
+import paredown.program.Sources;
+import paredown.project.Progress;
+import paredown.project.Project;
+import paredown.project.ProjectUnreadable;
+import paredown.project.Settings;
+import paredown.project.SourceFile;
+import paredown.remedy.Candidate;
+import paredown.remedy.Candidates;
+import paredown.smell.Finding;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.detector.Detectors;
+
+/**
+ * A look at a whole project.
+ *
+ * @param lived the findings that the project lives with
+ * @param commits how many of its history are looked at
+ */
+record Surveying(
+    Project project, Sources sources, List<Accepted> lived, int commits, Progress progress) {
+
+  /** Finds what is worth a look in the project's main sources. */
+  Survey survey() {
+    long begin = System.nanoTime();
+    List<String> main = sources.paths(SourceFile.Kind.MAIN);
+    if (main.isEmpty()) {
+      main = sources.paths(SourceFile.Kind.TEST);
+    }
+    if (main.isEmpty()) {
+      throw new ProjectUnreadable(
+          "No Java source is left to look at.",
+          "exclude: in " + Settings.FILE + " leaves all of them out, or the build generates them.");
+    }
+    progress.doing("reading " + main.size() + " files");
+    Limits limits = Limits.of(project.settings());
+    AtomicInteger read = new AtomicInteger();
+    CompletableFuture<History> history =
+        CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits, read));
+    FactsReader.Reading reading = FactsReader.read(sources, main);
+    Facts facts = reading.facts().beside(this::isInTests);
+    progress.doing("looking at the history");
+    progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
+    Grounds grounds = Grounds.of(facts, history.join(), limits);
+    progress.doing("looking for smells");
+    List<Finding> all = Detectors.find(grounds);
+    Map<Boolean, List<Finding>> found =
+        all.stream()
+            .collect(
+                Collectors.partitioningBy(
+                    finding -> lived.stream().anyMatch(each -> each.covers(finding))));
+    Map<String, List<Candidate>> candidates = Candidates.of(all, facts);
+    Optional<CompileError> missing =
+        reading.errors().stream().filter(CompileError::isUnresolved).findFirst();
+    return new Survey(
+        project.root().getFileName().toString(),
+        facts,
+        found.get(false),
+        found.get(true),
+        candidates,
+        grounds,
+        missing,
+        main.stream().filter(sources::isGarbled).toList(),
+        sources.passedOver(),
+        (System.nanoTime() - begin) / 1_000_000);
+  }
+
+  /** Whether the test sources, which a survey does not read otherwise, hold an identifier. */
+  private boolean isInTests(String word) {
+    return sources.paths(SourceFile.Kind.TEST).stream()
+        .map(sources::text)
+        .anyMatch(
+            source ->
+                source.text().contains(word)
+                    && source.tokens().stream()
+                        .anyMatch(token -> token.isIdentifier() && source.spells(token, word)));
+  }
+}
