@@ -38,7 +38,20 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
   /** Whether it could be a method as far as the facts tell. */
   boolean isPlain() {
     Span all = Span.joined(spans);
-    return !all.jumps() && method.body().left(all).size() <= 1;
+    return (!all.jumps() || endsMethod()) && method.body().left(all).size() <= 1;
+  }
+
+  /** Whether it is the rest of its method, and leaves by its end alone. */
+  private boolean endsMethod() {
+    List<Span> every = method.body().spans();
+    Span last = spans.get(spans.size() - 1);
+    boolean rest = every.stream().noneMatch(span -> span.end() > last.end());
+    return rest
+        && last.depth() == 0
+        && spans.stream().limit(spans.size() - 1L).noneMatch(Span::jumps)
+        && every.stream()
+            .filter(span -> span.start() >= last.start() && span.depth() > 0)
+            .noneMatch(Span::jumps);
   }
 
   /** The part of it that could be a method and says the most; empty where none says enough. */

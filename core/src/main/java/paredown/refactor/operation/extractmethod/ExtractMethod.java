@@ -31,17 +31,30 @@ import paredown.refactor.plan.Rounds;
  * @param target the type that gets it; empty where it stays
  * @param duplicates which other places that say the same call it, too
  * @param accepted the kinds of refusal that are accepted for its move
+ * @param given which of the literals in the code, counted from 0, the method takes; mostly none
  */
 public record ExtractMethod(
     String place,
     String name,
     Optional<String> target,
     Duplicates duplicates,
-    Set<RefusalKind> accepted)
+    Set<RefusalKind> accepted,
+    Set<Integer> given)
     implements Refactoring {
 
   public ExtractMethod {
     accepted = Set.copyOf(accepted);
+    given = Set.copyOf(given);
+  }
+
+  /** An extraction whose method takes no literal that its twins do not differ in. */
+  public ExtractMethod(
+      String place,
+      String name,
+      Optional<String> target,
+      Duplicates duplicates,
+      Set<RefusalKind> accepted) {
+    this(place, name, target, duplicates, accepted, Set.of());
   }
 
   /** An extraction whose method stays. */
@@ -51,19 +64,19 @@ public record ExtractMethod(
 
   /** The same under another name. */
   public ExtractMethod named(String other) {
-    return new ExtractMethod(place, other, target, duplicates, accepted);
+    return new ExtractMethod(place, other, target, duplicates, accepted, given);
   }
 
   /** The same in another place. */
   public ExtractMethod at(String other) {
-    return new ExtractMethod(other, name, target, duplicates, accepted);
+    return new ExtractMethod(other, name, target, duplicates, accepted, given);
   }
 
   /** The same, which overrules one more kind of refusal. */
   public ExtractMethod accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);
     more.add(kind);
-    return new ExtractMethod(place, name, target, duplicates, more);
+    return new ExtractMethod(place, name, target, duplicates, more, given);
   }
 
   /** The kinds of refusal that can be accepted where the method moves on. */

@@ -86,14 +86,14 @@ final class ExtractMethodPlan {
               .formatted(isEverywhere() ? "the project" : owner.writtenName()),
           "Leave --duplicates out.");
     }
-    if (asked) {
-      List<Twin> all = twins.stream().map(Callee::twin).toList();
+    if (asked || !arguments.given().isEmpty()) {
+      List<Twin> all = asked ? twins.stream().map(Callee::twin).toList() : List.of();
       Set<String> words =
           source.tokens(part.start(), part.end()).stream()
               .map(token -> source.slice(token.start(), token.end()))
               .collect(Collectors.toCollection(TreeSet::new));
       values.addAll(GivenField.of(trees, part, all, isEverywhere(), words));
-      values.addAll(GivenLiteral.of(trees, part, all, words));
+      values.addAll(GivenLiteral.of(trees, part, all, arguments.given(), words));
       values.sort(Comparator.comparingInt(GivenValue::start));
       values.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each.type()));
     }

@@ -27,18 +27,22 @@ import paredown.text.TokenKind;
  * @param name of the parameter
  */
 record GivenLiteral(int start, int end, TypeMirror type, String name) implements GivenValue {
-  private static final int MOST = 3;
+  static final int MOST = 3;
 
   /**
    * The literals in which the twins of a part differ from it, in the order of the text.
    *
+   * @param given the literals, counted from 0, that the method takes in any case
    * @param words the names that are taken; those of the parameters come to them
    */
-  static List<GivenLiteral> of(UnitTrees trees, Part part, List<Twin> twins, Set<String> words) {
+  static List<GivenLiteral> of(
+      UnitTrees trees, Part part, List<Twin> twins, Set<Integer> given, Set<String> words) {
     Map<Integer, TreePath> known = literals(trees, part);
     List<GivenLiteral> found = new ArrayList<>();
-    for (Token token : trees.source().tokens(part.start(), part.end())) {
-      if (twins.stream().anyMatch(each -> differs(trees, token, each))) {
+    List<Token> literals = DifferingLiterals.in(trees, part);
+    for (Token token : literals) {
+      if (given.contains(literals.indexOf(token))
+          || twins.stream().anyMatch(each -> differs(trees, token, each))) {
         TypeMirror type = type(trees.program(), known.get(token.start()));
         found.add(new GivenLiteral(token.start(), token.end(), type, name(type, words)));
       }
@@ -121,8 +125,12 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) implements
           default -> "number";
         };
     String name = plain;
+    if (plain.equals("text") && words.contains(plain)) {
+      name = "label";
+    }
+    String first = name;
     for (int i = 2; !words.add(name); i++) {
-      name = plain + i;
+      name = first + i;
     }
     return name;
   }

@@ -12,6 +12,7 @@ import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Words;
+import paredown.refactor.operation.extractmethod.DifferingLiterals;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.plan.Arguments;
@@ -70,8 +71,11 @@ public record ExtractSuperclass(
       return Optional.empty();
     }
     List<Refactoring> all = new ArrayList<>();
+    Set<Integer> given = parts.isEmpty() ? Set.of() : DifferingLiterals.of(parts, sources);
     for (String part : parts) {
-      all.add(new ExtractMethod(part, members.get(0), Optional.empty(), Duplicates.ANY, Set.of()));
+      all.add(
+          new ExtractMethod(
+              part, members.get(0), Optional.empty(), Duplicates.ANY, Set.of(), given));
     }
     name.ifPresent(
         each -> {
