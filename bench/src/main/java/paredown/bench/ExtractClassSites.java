@@ -209,7 +209,8 @@ final class ExtractClassSites implements Sites {
         extraction.methods().stream()
             .filter(each -> !each.replace(" ", "").equals(refused.subject().replace(" ", "")))
             .toList();
-    return others.isEmpty() || others.size() == extraction.methods().size()
+    boolean none = others.isEmpty() && extraction.fields().isEmpty();
+    return none || others.size() == extraction.methods().size()
         ? Optional.empty()
         : Optional.of(extraction.withMethods(others));
   }

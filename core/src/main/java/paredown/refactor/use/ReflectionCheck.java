@@ -1,5 +1,6 @@
 package paredown.refactor.use;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -110,14 +111,14 @@ public final class ReflectionCheck {
     owner.program().units().stream()
         .map(Unit::source)
         .filter(this::spellsOne)
-        .filter(this::looksUp)
+        .filter(ReflectionCheck::looksUp)
         .forEach(this::require);
     owner.program().sources().files().stream()
         .map(file -> owner.program().sources().text(file.path()))
         .filter(this::mentionsOwner)
         .forEach(
             source -> {
-              if (spellsOne(source) && looksUp(source)) {
+              if (spellsOne(source)) {
                 require(source);
               }
               requireUnannotated(source);
@@ -146,16 +147,9 @@ public final class ReflectionCheck {
     return source.text().contains(owner.simpleName());
   }
 
-  /** Whether a file looks members up by their names: with what it has itself, or hands on. */
-  private boolean looksUp(SourceText source) {
-    return lookups(source).findAny().isPresent()
-        || handing().stream()
-            .anyMatch(
-                type ->
-                    source.text().contains(type)
-                        && source.tokens().stream()
-                            .anyMatch(
-                                token -> token.isIdentifier() && word(source, token).equals(type)));
+  /** Whether a file looks members up by their names itself. */
+  private static boolean looksUp(SourceText source) {
+    return lookups(source).findAny().isPresent();
   }
 
   /** The words of a file that look members up. */
@@ -197,15 +191,52 @@ public final class ReflectionCheck {
     return false;
   }
 
+  /** Refuses where a string names a member, in a file that looks up, or for a class that does. */
   private void require(SourceText source) {
-    for (Token token : source.tokens()) {
-      if (token.kind() == TokenKind.LITERAL && token.end() - token.start() > 2) {
-        String spelt = source.slice(token.start() + 1, token.end() - 1);
-        if (source.text().charAt(token.start()) == '"' && names.contains(spelt)) {
-          throw Refused.because(RefusalKind.REFLECTED, spelt, source.place(token.start()));
+    boolean looksUp = looksUp(source);
+    Set<String> handed = looksUp ? Set.of() : handed(source);
+    for (int i = 0; i < source.tokens().size(); i++) {
+      Token token = source.tokens().get(i);
+      if (token.kind() == TokenKind.LITERAL
+          && source.text().charAt(token.start()) == '"'
+          && names.contains(word(source, token).replace("\"", ""))
+          && (looksUp || isHanded(source, i, handed))) {
+        String spelt = word(source, token).replace("\"", "");
+        throw Refused.because(RefusalKind.REFLECTED, spelt, source.place(token.start()));
+      }
+    }
+  }
+
+  /** The classes that look up what others name, and the variables of a file that hold one. */
+  private Set<String> handed(SourceText source) {
+    Set<String> handed = new TreeSet<>();
+    if (handing().stream().noneMatch(source.text()::contains)) {
+      return handed;
+    }
+    List<Token> tokens = source.tokens();
+    for (int i = 0; i < tokens.size(); i++) {
+      if (tokens.get(i).isIdentifier() && handing().contains(word(source, tokens.get(i)))) {
+        handed.add(word(source, tokens.get(i)));
+        if (i + 1 < tokens.size() && tokens.get(i + 1).isIdentifier()) {
+          handed.add(word(source, tokens.get(i + 1)));
         }
       }
     }
+    return handed;
+  }
+
+  /** Whether one of these is named before a string in its statement. */
+  private static boolean isHanded(SourceText source, int literal, Set<String> handed) {
+    for (int i = literal - 1; i >= 0 && !handed.isEmpty(); i--) {
+      String word = word(source, source.tokens().get(i));
+      if (word.matches("[;{}]")) {
+        return false;
+      }
+      if (handed.contains(word)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static String word(SourceText source, Token token) {

@@ -8,6 +8,7 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.Tree;
@@ -233,6 +234,12 @@ record CloneCopy(OwnerClass owner, TreePath statement) implements OwnCopy {
         && isQuietAbove(program, calls.get(0));
   }
 
+  /** Whether an object of the platform is made that only keeps the copy for later. */
+  private static boolean isKept(TreePath made) {
+    return made.getLeaf() instanceof NewClassTree tree
+        && tree.getIdentifier().toString().matches("(?:PropertyChange|VetoableChange)Support");
+  }
+
   /** Whether a copy's fields are all that is used of it, before it is returned. */
   private static boolean isOnlySet(Program program, TreePath statement) {
     Optional<Element> variable = variable(program, statement);
@@ -252,7 +259,7 @@ record CloneCopy(OwnerClass owner, TreePath statement) implements OwnCopy {
           boolean set =
               above.getLeaf() instanceof AssignmentTree
                   && above.getParentPath().getLeaf() == statement.getLeaf();
-          only[0] &= field || set || above.getLeaf() instanceof ReturnTree;
+          only[0] &= field || set || above.getLeaf() instanceof ReturnTree || isKept(above);
         }
         return super.visitIdentifier(tree, null);
       }

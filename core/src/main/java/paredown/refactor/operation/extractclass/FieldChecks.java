@@ -120,12 +120,27 @@ final class FieldChecks {
         .anyMatch(use -> use.access() == Access.WRITE || use.access() == Access.UPDATE);
   }
 
-  /** Where clones can get an object of their own: the class itself copies, or will. */
+  /**
+   * Where clones can get an object of their own: the class itself copies, or will.
+   *
+   * @throws Refused where the method that copies would leave
+   */
   private Optional<OwnCopy> copy() {
-    return CloneCopy.of(owner)
-        .map(copy -> (OwnCopy) copy)
-        .or(() -> ClonedAbove.of(owner).map(copy -> copy))
-        .filter(copy -> leaving.methods().stream().noneMatch(copy::isIn));
+    Optional<OwnCopy> copy =
+        CloneCopy.of(owner)
+            .map(each -> (OwnCopy) each)
+            .or(() -> ClonedAbove.of(owner).map(each -> each));
+    leaving.methods().stream()
+        .filter(method -> copy.isPresent() && copy.get().isIn(method))
+        .findFirst()
+        .ifPresent(
+            method -> {
+              throw Refused.because(
+                  RefusalKind.CLONED,
+                  OwnerClass.signature(method),
+                  owner.trees().place(method.tree()));
+            });
+    return copy;
   }
 
   /** Requires that the class of the clones' own objects has no type variables. */
