@@ -33,6 +33,18 @@ class FindingsTest extends FerryWithAnEnviousMethod {
   }
 
   @Test
+  void aChainOfClassesThatTheCompilerCannotTakeIsSaidAtOnce() throws IOException {
+    StringBuilder chain = new StringBuilder("package ferry;\nclass Link0 {}\n");
+    for (int i = 1; i <= 600; i++) {
+      chain.append("class Link%d extends ferry.Link%d {}\n".formatted(i, i - 1));
+    }
+    ferry.with("src/ferry/Links.java", chain.toString());
+    String err = Ran.pare(folder, "survey").exits(5).err();
+    assertTrue(err.contains("Classes in src/ferry/Links.java extend each other"), err);
+    assertTrue(err.contains("exclude: in pare.yaml"), err);
+  }
+
+  @Test
   void showsAndExplainsAnEnviousMethod() {
     String out = survey().exits(0).out();
     assertTrue(out.contains("Pilot  fits lives on 3 values of Berth"), out);

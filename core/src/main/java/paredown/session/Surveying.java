@@ -45,6 +45,7 @@ record Surveying(
           "exclude: in " + Settings.FILE + " leaves all of them out, or the build generates them.");
     }
     progress.doing("reading " + main.size() + " files");
+    DeepChains.requireNone(sources, main);
     Limits limits = Limits.of(project.settings());
     AtomicInteger read = new AtomicInteger();
     CompletableFuture<History> history =

@@ -1,0 +1,77 @@
+package paredown.session;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import paredown.program.Sources;
+import paredown.project.ProjectUnreadable;
+import paredown.project.Settings;
+
+/**
+ * Chains of classes each of which extends the next. The compiler looks from each class at all above
+ * it, for each method again, so that a very deep chain would keep it busy for hours.
+ */
+final class DeepChains {
+  /** Nobody writes so many levels; the compiler takes a quarter of a minute for them. */
+  private static final int MOST = 500;
+
+  private static final Pattern EXTENDS =
+      Pattern.compile(
+          "\\b(?:class|interface)\\s+(\\w+)[^{;()]{0,300}?\\bextends\\s+(?:\\w+\\.)*(\\w+)");
+
+  private DeepChains() {}
+
+  /** A class, the one that it extends, and its file. */
+  private record Link(String type, String above, String file) {}
+
+  /**
+   * Requires that no chain is deeper than the compiler can take.
+   *
+   * @throws ProjectUnreadable where one is
+   */
+  static void requireNone(Sources sources, List<String> files) {
+    List<Link> links =
+        files.parallelStream().flatMap(file -> links(sources, file).stream()).toList();
+    if (links.size() <= MOST) {
+      return;
+    }
+    Map<String, String> above = new HashMap<>();
+    links.forEach(link -> above.putIfAbsent(link.type(), link.above()));
+    Map<String, Integer> levels = new HashMap<>();
+    for (Link link : links) {
+      if (levels(link.type(), above, levels) > MOST) {
+        throw new ProjectUnreadable(
+            "Classes in %s extend each other in more than %d levels, for which the compiler takes very long."
+                .formatted(link.file(), MOST),
+            "Leave them out with exclude: in " + Settings.FILE + ".");
+      }
+    }
+  }
+
+  private static List<Link> links(Sources sources, String file) {
+    List<Link> links = new ArrayList<>();
+    Matcher found = EXTENDS.matcher(sources.text(file).text());
+    while (found.find()) {
+      links.add(new Link(found.group(1), found.group(2), file));
+    }
+    return links;
+  }
+
+  /** How many classes stand above one, as far as that matters. */
+  private static int levels(String type, Map<String, String> above, Map<String, Integer> known) {
+    List<String> way = new ArrayList<>();
+    String at = type;
+    while (at != null && !known.containsKey(at) && way.size() <= MOST) {
+      way.add(at);
+      at = above.get(at);
+    }
+    int levels = at == null ? 0 : known.getOrDefault(at, 0);
+    for (int i = way.size() - 1; i >= 0; i--) {
+      known.put(way.get(i), ++levels);
+    }
+    return levels;
+  }
+}
