@@ -1,6 +1,7 @@
 package paredown.smell;
 
 import java.util.List;
+import java.util.Optional;
 import paredown.facts.Range;
 
 /**
@@ -78,5 +79,10 @@ public record Evidence(
     public static Row at(Range range, String member, List<String> uses) {
       return new Row(range.file(), range.line(), member, uses);
     }
+  }
+
+  /** The figure of a name; empty where there is none. */
+  public Optional<Figure> figure(String name) {
+    return figures.stream().filter(figure -> figure.name().equals(name)).findFirst();
   }
 }

@@ -1,0 +1,237 @@
+package paredown.remedy;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javax.lang.model.SourceVersion;
+import paredown.facts.MethodFact;
+import paredown.facts.TypeFact;
+import paredown.refactor.operation.extractmethod.Duplicates;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractmethod.ExtractStages;
+import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.smell.Evidence;
+import paredown.smell.Finding;
+import paredown.text.NameWords;
+
+/**
+ * The candidates that take code of a finding out of its method, or the method to another class.
+ *
+ * @param types all of the project, by name
+ * @param taken simple names of types
+ */
+record CodeCandidates(
+    Finding finding, TypeFact type, Map<String, TypeFact> types, Set<String> taken) {
+  /** How many of the places that repeat others are tried. */
+  private static final int TRIED = 4;
+
+  List<Candidate> moveMethod() {
+    String signature = finding.members().get(0);
+    String target = provider();
+    int own = finding.evidence().figure("ownShare").map(share -> ownUsed(signature)).orElse(0);
+    List<String> price =
+        own == 0 ? List.of() : List.of(own == 1 ? "1 parameter more" : own + " parameters more");
+    Effect effect =
+        new Effect(
+            List.of(
+                new Effect.Figure(
+                    "foreign data it uses",
+                    finding.evidence().figure("data").orElseThrow().value(),
+                    own)),
+            price);
+    return ways(signature, target).stream()
+        .map(wishes -> new MoveMethod(type.name(), signature, target, wishes))
+        .map(move -> new Candidate(finding.id(), new Cure.Move(move, effect)))
+        .toList();
+  }
+
+  /** Where a method takes several of the class, each of them could be asked. */
+  private List<MoveMethod.Wishes> ways(String signature, String target) {
+    String simple = Finding.shortName(target);
+    List<String> taken =
+        type.method(signature).orElseThrow().parameters().stream()
+            .filter(each -> each.type().equals(simple) || each.type().equals(target))
+            .map(MethodFact.Parameter::name)
+            .toList();
+    return taken.size() < 2
+        ? List.of(MoveMethod.Wishes.NONE)
+        : taken.stream().map(MoveMethod.Wishes.NONE::through).toList();
+  }
+
+  private int ownUsed(String signature) {
+    MethodFact method = type.method(signature).orElseThrow();
+    Set<String> own = new HashSet<>(method.fieldsOf(type.name()));
+    own.addAll(method.callsOf(type.name()));
+    return own.size();
+  }
+
+  /** What could be taken out of a long method. */
+  List<Candidate> stretches() {
+    MethodFact method = type.method(finding.members().get(0)).orElseThrow();
+    List<Candidate> found = new ArrayList<>();
+    ExtractStages stages = Stages.of(type, method);
+    if (stages.stages().size() > 1) {
+      Effect effect =
+          new Effect(List.of(), List.of("up to %d methods more".formatted(stages.stages().size())));
+      found.add(new Candidate(finding.id(), new Cure.Staged(stages, effect)));
+    }
+    for (Stretch stretch : Stretch.of(method)) {
+      found.add(
+          new Candidate(
+              finding.id(),
+              new Cure.Part(new ExtractMethod(stretch.place(), stretch.name()), stretch.effect())));
+    }
+    return found;
+  }
+
+  Candidate extractPart() {
+    String target = provider();
+    String place =
+        "%s:%d-%d"
+            .formatted(
+                finding.range().file(),
+                finding.range().start().line(),
+                finding.range().end().line() - 1);
+    Effect effect =
+        new Effect(
+            List.of(
+                new Effect.Figure(
+                    "foreign data in place",
+                    finding.evidence().figure("data").orElseThrow().value(),
+                    0)),
+            List.of("1 method more"));
+    ExtractMethod extract =
+        new ExtractMethod(place, partName(target), Optional.of(target), Duplicates.NONE, Set.of());
+    return new Candidate(finding.id(), new Cure.Part(extract, effect));
+  }
+
+  /**
+   * The name of the value that the part gives, or else of the method and the class: {@code
+   * deckForPassenger}, until there is a better one.
+   */
+  private String partName(String target) {
+    Optional<String> given =
+        type.method(finding.members().get(0)).stream()
+            .flatMap(
+                method ->
+                    method.body().spans().stream()
+                        .filter(span -> span.firstLine() == finding.range().start().line())
+                        .filter(span -> span.lastLine() == finding.range().end().line() - 1)
+                        .flatMap(span -> method.body().left(span).stream()))
+            .findFirst();
+    if (given.isPresent()) {
+      return given.get();
+    }
+    String method = finding.members().get(0).replaceAll("\\(.*", "");
+    return method + NameWords.capitalised(Finding.shortName(target).replaceAll(".*\\.", ""));
+  }
+
+  /** One of the places as a method, which the others call. */
+  List<Candidate> oneForAll() {
+    Set<String> classes = new HashSet<>();
+    finding.identity().forEach(each -> classes.add(each.replaceAll("#.*", "")));
+    Duplicates which = classes.equals(Set.of(type.name())) ? Duplicates.ALL : Duplicates.PROJECT;
+    Map<Integer, Evidence.Row> rows = new LinkedHashMap<>();
+    finding.evidence().rows().stream()
+        .filter(each -> each.file().equals(finding.range().file()))
+        .forEach(each -> rows.putIfAbsent(each.line(), each));
+    List<Candidate> found = new ArrayList<>(SharedAbove.of(finding, types, taken));
+    rows.values().stream()
+        .limit(TRIED)
+        .flatMap(row -> runs(row).stream())
+        .forEach(run -> found.add(oneForAll(run, which)));
+    return found;
+  }
+
+  /** What stands in a place, and where that can be no method, the part of it that can. */
+  private List<RepeatedRun> runs(Evidence.Row row) {
+    List<RepeatedRun> runs = new ArrayList<>();
+    RepeatedRun.of(type, row)
+        .ifPresent(
+            run -> {
+              runs.add(run);
+              if (!run.isPlain()) {
+                run.plainPart().ifPresent(runs::add);
+              }
+            });
+    return runs;
+  }
+
+  private Candidate oneForAll(RepeatedRun run, Duplicates which) {
+    ExtractMethod extract =
+        new ExtractMethod(run.place(), sharedName(run), Optional.empty(), which, Set.of());
+    Effect effect =
+        new Effect(
+            List.of(new Effect.Figure("lines of it in each place", run.lines(), 1)),
+            List.of("1 method more"));
+    return new Candidate(finding.id(), new Cure.Part(extract, effect));
+  }
+
+  /** The word that the methods share which say the same, or a name after one of them. */
+  private String sharedName(RepeatedRun run) {
+    List<String> methods =
+        finding.evidence().rows().stream().map(Evidence.Row::member).distinct().toList();
+    return NameWords.shared(methods)
+        .filter(word -> methods.size() > 1 && SourceVersion.isName(word))
+        .filter(word -> type.methods().stream().noneMatch(each -> each.name().equals(word)))
+        .orElseGet(run::name);
+  }
+
+  /** The object that is asked works the answer out, and all places ask it for that. */
+  Candidate askTheObject() {
+    Evidence.Row first = finding.evidence().rows().get(0);
+    Effect effect =
+        new Effect(
+            List.of(
+                new Effect.Figure(
+                    "places that decide it",
+                    finding.evidence().figure("places").orElseThrow().value(),
+                    1)),
+            List.of("1 method more"));
+    String place = "%s:%d".formatted(first.file(), first.line());
+    long classes =
+        finding.evidence().rows().stream().map(row -> row.uses().get(0)).distinct().count();
+    if (finding.members().size() > 1) {
+      return new Candidate(
+          finding.id(),
+          new Cure.Part(
+              new ExtractMethod(
+                  place,
+                  questionName(),
+                  Optional.of(type.name()),
+                  classes > 1 ? Duplicates.PROJECT : Duplicates.ALL,
+                  Set.of()),
+              effect));
+    }
+    return byHand(
+        "pare extract method " + place,
+        "extract the question as a method, and move it to " + Finding.shortName(type.name()),
+        effect);
+  }
+
+  /** A question after the shortest name of the methods that ask it: {@code isReady}. */
+  private String questionName() {
+    String shortest =
+        finding.evidence().rows().stream()
+            .map(row -> row.member().replaceAll("\\(.*", ""))
+            .min(Comparator.comparingInt(String::length))
+            .orElseThrow();
+    return shortest.matches("(?:is|has|can|may|must|needs)\\p{Lu}.*")
+        ? shortest
+        : "is" + NameWords.capitalised(shortest);
+  }
+
+  private String provider() {
+    String first = finding.evidence().foreign().get(0);
+    return first.substring(0, first.indexOf('#'));
+  }
+
+  private Candidate byHand(String command, String says, Effect effect) {
+    return new Candidate(finding.id(), new Cure.ByHand(command, says, effect));
+  }
+}
