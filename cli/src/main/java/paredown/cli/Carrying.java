@@ -120,11 +120,13 @@ final class Carrying {
 
   /** How to go on behind the steps that were kept. */
   private void goOn() {
-    String kept = Counted.of(steps.size(), "step is", "steps are");
-    command
-        .terminal()
-        .err()
-        .println("%s kept. When this is mended: %s".formatted(kept, command.goingOn(next)));
+    if (!steps.isEmpty()) {
+      String kept = Counted.of(steps.size(), "step is", "steps are");
+      command
+          .terminal()
+          .err()
+          .println("%s kept. When this is mended: %s".formatted(kept, command.goingOn(next)));
+    }
   }
 
   private void indented(String line) {

@@ -32,6 +32,9 @@ import paredown.text.Listed;
 final class WhyText {
   private static final int GROUP_ROWS = 12;
 
+  /** More remedies than this at a time leave nobody the wiser. */
+  private static final int SHOWN = 3;
+
   private final Terminal terminal;
   private final String here;
 
@@ -194,7 +197,7 @@ final class WhyText {
   private void remedies(Explanation explanation, StringBuilder text) {
     Finding finding = explanation.finding();
     List<Remedy> found = explanation.remedies().found();
-    for (Remedy remedy : found) {
+    for (Remedy remedy : found.stream().limit(SHOWN).toList()) {
       text.append('\n');
       text.append(
           "%s %s%s%n"
@@ -211,6 +214,14 @@ final class WhyText {
       }
       text.append("  %s: %s%n".formatted(finding.shortType(), effect(remedy.effect())));
       price(remedy.effect(), text);
+    }
+    if (found.size() > SHOWN) {
+      List<String> others =
+          found.stream()
+              .skip(SHOWN)
+              .map(each -> "%s (%s)".formatted(each.refactoring().says(), each.shortId()))
+              .toList();
+      text.append("\nAlso: ").append(String.join(", ", others)).append(".\n");
     }
     for (Candidate candidate : explanation.remedies().byHand()) {
       Cure.ByHand cure = (Cure.ByHand) candidate.cure();
