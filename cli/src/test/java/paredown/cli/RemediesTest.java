@@ -213,6 +213,8 @@ class RemediesTest extends FerryWithAnEnviousMethod {
     assertTrue(preview.contains("--accept serialized --expect "), preview);
   }
 
+  private static final String FLUSH = "  public void flush() {}\n}\n";
+
   /** A class of three parts, of a type. */
   private static String log(String type) {
     StringBuilder text = new StringBuilder("package ferry; public class Log implements ");
@@ -229,6 +231,24 @@ class RemediesTest extends FerryWithAnEnviousMethod {
       }
     }
     return text.append("}\n").toString();
+  }
+
+  @Test
+  void takesAllGroupsOfAClassOutInOneStep() throws IOException {
+    ferry.with("src/ferry/Log.java", log("java.io.Flushable").replaceAll("}\\R\\z", FLUSH));
+    String why = Ran.pare(folder, "why", "god").exits(0).out();
+    assertTrue(why.contains("extract classes LogB0, LogC0, LogA0\n  Log: weight "), why);
+    assertTrue(why.contains("-> gone, fields 6 -> 3"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    Ran.pare(folder, "mend", id, "--apply").exits(0);
+    assertTrue(ferry.sources().keySet().contains("src/ferry/LogC0.java"));
+    assertFalse(survey().exits(0).out().contains("god-"), "still there");
+    Ran.pare(folder, "undo").exits(0);
+
+    Ran.pare(folder, "extract", "class", "Log", "--groups", "--apply").exits(0);
+    assertTrue(ferry.sources().keySet().contains("src/ferry/LogC0.java"));
+    Ran none = Ran.pare(folder, "extract", "class", "Sailing", "--groups").exits(2);
+    assertTrue(none.err().contains("do not fall into several groups"), none.err());
   }
 
   @Test
