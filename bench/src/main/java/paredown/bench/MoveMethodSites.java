@@ -3,6 +3,7 @@ package paredown.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
@@ -13,6 +14,9 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.text.SourceText;
 
@@ -202,5 +206,16 @@ final class MoveMethodSites implements Sites {
                           each -> each.parameters().isEmpty() && (near || !each.isPrivate())));
       return (delegate || !tied) && (made || !makes);
     }
+  }
+
+  /** Where the name is taken, the method gets another one, as is advised. */
+  @Override
+  public Optional<Refactoring> instead(Refactoring operation, Refused refused) {
+    MoveMethod move = (MoveMethod) operation;
+    String name = move.method().replaceAll("\\(.*", "");
+    String other = "moved" + Character.toUpperCase(name.charAt(0)) + name.substring(1);
+    return refused.kind() == RefusalKind.NAME_TAKEN && !move.command().contains(" --name ")
+        ? Optional.of(move.named(other))
+        : Optional.empty();
   }
 }

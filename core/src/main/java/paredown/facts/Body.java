@@ -1,6 +1,7 @@
 package paredown.facts;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -67,16 +68,18 @@ public record Body(
 
   /** The names of the variables that a stretch sets and that what follows reads. */
   public Set<String> left(Span stretch) {
-    Set<String> written = new TreeSet<>();
-    Set<String> needed = new TreeSet<>();
+    Set<Integer> needed = new HashSet<>();
     for (LocalUse use : locals) {
-      if (stretch.holds(use.offset()) && !use.isRead()) {
-        written.add(use.name());
-      } else if (use.offset() >= stretch.end() && use.isRead()) {
-        needed.add(use.name());
+      if (use.offset() >= stretch.end() && use.isRead()) {
+        needed.add(use.variable());
       }
     }
-    written.retainAll(needed);
-    return written;
+    Set<String> left = new TreeSet<>();
+    for (LocalUse use : locals) {
+      if (stretch.holds(use.offset()) && !use.isRead() && needed.contains(use.variable())) {
+        left.add(use.name());
+      }
+    }
+    return left;
   }
 }
