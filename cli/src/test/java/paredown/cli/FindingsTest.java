@@ -45,6 +45,18 @@ class FindingsTest extends FerryWithAnEnviousMethod {
   }
 
   @Test
+  void aClassThatExtendsOneOfItsOwnNameIsNoDeepChain() throws IOException {
+    StringBuilder many = new StringBuilder("package ferry;\nclass Base {}\n");
+    for (int i = 1; i <= 600; i++) {
+      many.append("class Link%d extends Base {}\n".formatted(i));
+    }
+    ferry.with("src/ferry/Links.java", many.toString());
+    ferry.with("src/quay/Hull.java", "package quay; public class Hull {}\n");
+    ferry.with("src/ferry/Hull.java", "package ferry; public class Hull extends quay.Hull {}\n");
+    Ran.pare(folder, "survey").exits(0);
+  }
+
+  @Test
   void showsAndExplainsAnEnviousMethod() {
     String out = survey().exits(0).out();
     assertTrue(out.contains("Pilot  fits lives on 3 values of Berth"), out);

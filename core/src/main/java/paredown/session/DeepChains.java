@@ -1,9 +1,12 @@
 package paredown.session;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import paredown.program.Sources;
@@ -60,17 +63,18 @@ final class DeepChains {
     return links;
   }
 
-  /** How many classes stand above one, as far as that matters. */
+  /** How many classes stand above one, as far as that matters; names that go round end it. */
   private static int levels(String type, Map<String, String> above, Map<String, Integer> known) {
-    List<String> way = new ArrayList<>();
+    Set<String> way = new LinkedHashSet<>();
     String at = type;
-    while (at != null && !known.containsKey(at) && way.size() <= MOST) {
-      way.add(at);
+    while (at != null && !known.containsKey(at) && way.size() <= MOST && way.add(at)) {
       at = above.get(at);
     }
     int levels = at == null ? 0 : known.getOrDefault(at, 0);
-    for (int i = way.size() - 1; i >= 0; i--) {
-      known.put(way.get(i), ++levels);
+    List<String> upwards = new ArrayList<>(way);
+    Collections.reverse(upwards);
+    for (String each : upwards) {
+      known.put(each, ++levels);
     }
     return levels;
   }
