@@ -91,7 +91,7 @@ final class CarryCommand extends PareCommand {
     }
     steps.lines().forEach(line -> told(line, line::command));
     if (!apply || expect != null) {
-      Preview all = all(steps);
+      Preview all = planned(open(), steps.lines());
       if (!apply) {
         show(steps, all, json);
         return all.verdict().passed() ? Exit.DONE : Exit.PUT_BACK;
@@ -150,11 +150,11 @@ final class CarryCommand extends PareCommand {
     return typed() + " --apply" + (commit ? " --commit" : "");
   }
 
-  /** All steps, planned one after the other in memory. */
-  private Preview all(CarriedFile steps) {
+  /** Steps planned one after the other in memory, as one change. */
+  Preview planned(Session session, List<CarriedFile.Line> lines) {
     List<Preview> all = new ArrayList<>();
-    Session at = open();
-    for (CarriedFile.Line line : steps.lines()) {
+    Session at = session;
+    for (CarriedFile.Line line : lines) {
       Session here = at;
       Preview preview = told(line, () -> line.preview(here));
       all.add(preview);
@@ -163,7 +163,7 @@ final class CarryCommand extends PareCommand {
     return joined(all);
   }
 
-  static Preview joined(List<Preview> all) {
+  private static Preview joined(List<Preview> all) {
     return all.size() == 1
         ? all.get(0)
         : Preview.joined(
@@ -177,7 +177,7 @@ final class CarryCommand extends PareCommand {
   }
 
   /** Does something for a line, and says which where it cannot be done. */
-  <T> T told(CarriedFile.Line line, Supplier<T> what) {
+  private <T> T told(CarriedFile.Line line, Supplier<T> what) {
     try {
       return what.get();
     } catch (RuntimeException problem) {

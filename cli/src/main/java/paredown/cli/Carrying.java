@@ -41,8 +41,7 @@ final class Carrying {
 
   /** Applies all, and prints what became of them; the exit code. */
   int run(CarriedFile file, boolean json) throws InterruptedException {
-    Session session = command.open();
-    session.recover();
+    Session session = command.openToWrite();
     if (command.commits()) {
       session.commits().requireReady();
     }
@@ -52,8 +51,10 @@ final class Carrying {
         kept = kept && group(group);
       }
     } catch (RuntimeException problem) {
-      if (problem instanceof Problem && !json) {
-        command.print(text.toString());
+      if (problem instanceof Problem) {
+        if (!json) {
+          command.print(text.toString());
+        }
         goOn();
       }
       throw problem;
@@ -78,7 +79,7 @@ final class Carrying {
       CarriedFile.Line first = part.get(0);
       Session session = command.open();
       next = first.number();
-      Preview preview = planned(session, part);
+      Preview preview = command.planned(session, part);
       Applied applied = session.apply(preview, options);
       ObjectNode node = ChangeJson.of(preview, applied).put("line", first.line());
       steps.add(node);
@@ -93,18 +94,6 @@ final class Carrying {
       commit(group, summaries, touched);
     }
     return true;
-  }
-
-  private Preview planned(Session session, List<CarriedFile.Line> part) {
-    List<Preview> all = new ArrayList<>();
-    Session at = session;
-    for (CarriedFile.Line line : part) {
-      Session here = at;
-      Preview preview = command.told(line, () -> line.preview(here));
-      all.add(preview);
-      at = at.after(preview);
-    }
-    return CarryCommand.joined(all);
   }
 
   private void said(List<CarriedFile.Line> part, Applied applied) {

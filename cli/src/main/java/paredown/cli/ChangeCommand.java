@@ -8,7 +8,6 @@ import paredown.refactor.Refused;
 import paredown.session.Applied;
 import paredown.session.ApplyOptions;
 import paredown.session.Preview;
-import paredown.session.PutBack;
 import paredown.session.Session;
 import picocli.CommandLine.Option;
 
@@ -70,7 +69,7 @@ abstract class ChangeCommand extends PareCommand {
   @Override
   int run() throws InterruptedException {
     boolean json = json();
-    Session session = opened();
+    Session session = apply ? openToWrite() : open();
     Preview preview = wished(session);
     if (!apply) {
       show(preview, json);
@@ -84,21 +83,6 @@ abstract class ChangeCommand extends PareCommand {
       print(new AppliedText(terminal(), here()).of(applied));
     }
     return applied.kept() ? Exit.DONE : Exit.PUT_BACK;
-  }
-
-  /** Opens the project; a step that was cut off is put back before anything new is written. */
-  private Session opened() {
-    Session session = open();
-    if (!apply || session.unverified().isEmpty()) {
-      return session;
-    }
-    session.recover().ifPresent(this::tell);
-    return open();
-  }
-
-  private void tell(PutBack back) {
-    terminal().err().println("Step " + back.step().number() + " was put back.");
-    back.edited().forEach(file -> terminal().err().println("Edited since, left alone: " + file));
   }
 
   private void show(Preview preview, boolean json) {

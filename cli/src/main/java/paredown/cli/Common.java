@@ -1,6 +1,7 @@
 package paredown.cli;
 
 import java.nio.file.Path;
+import paredown.refactor.plan.Arguments;
 import picocli.CommandLine.Option;
 
 /** The options that every command takes. */
@@ -31,7 +32,9 @@ final class Common {
   /** The option as it was typed; empty where it was not. */
   String typed() {
     String project =
-        directory.toString().isEmpty() ? "" : " --project " + Shell.quoted(directory.toString());
+        directory.toString().isEmpty()
+            ? ""
+            : " --project " + Arguments.quoted(directory.toString());
     return project + (withoutBuild ? " --without-build" : "");
   }
 

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.project.Progress;
+import paredown.refactor.plan.Arguments;
 import paredown.remedy.Candidate;
 import paredown.session.Session;
 import paredown.session.Survey;
@@ -42,7 +43,7 @@ final class DemoCommand extends PareCommand {
     Path folder = target.toAbsolutePath().normalize();
     layOut(folder);
     say("The sample project is in " + target + ".");
-    String at = " --project " + Shell.quoted(target.toString());
+    String at = " --project " + Arguments.quoted(target.toString());
     walk("survey" + at);
     Survey survey = Session.open(folder, Progress.silent()).survey();
     Finding god = worst(survey, Smell.GOD_CLASS);

@@ -6,6 +6,7 @@ import java.util.concurrent.Callable;
 import paredown.UnusableRequest;
 import paredown.journal.Step;
 import paredown.project.ProjectUnreadable;
+import paredown.session.PutBack;
 import paredown.session.Session;
 import paredown.text.Listed;
 import picocli.CommandLine.Mixin;
@@ -45,6 +46,21 @@ abstract class PareCommand implements Callable<Integer> {
             : Session.open(common.directory(), progress);
     warn(session);
     return session;
+  }
+
+  /** Opens the project; a step that was cut off is put back before anything new is written. */
+  Session openToWrite() {
+    Session session = open();
+    if (session.unverified().isEmpty()) {
+      return session;
+    }
+    session.recover().ifPresent(this::tell);
+    return open();
+  }
+
+  private void tell(PutBack back) {
+    terminal.err().println("Step " + back.step().number() + " was put back.");
+    back.edited().forEach(file -> terminal.err().println("Edited since, left alone: " + file));
   }
 
   /** Opens what was applied in the project, without a look at its build or its sources. */

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.io.TempDir;
+import paredown.refactor.plan.Arguments;
 import picocli.CommandLine.Command;
 
 /** The examples in the help of the refactorings, each typed in the demo. */
@@ -67,23 +68,8 @@ class HelpExamplesTest {
 
   /** In this process, since one for each would take most of the time of all tests. */
   private static void check(String example) {
-    List<String> words = words(example.substring("pare ".length()));
+    List<String> words = new ArrayList<>(Arguments.words(example.substring("pare ".length())));
     words.addAll(List.of("--project", folder.resolve("ferry").toString()));
     assertEquals(0, Pare.run(words.toArray(String[]::new)), example);
-  }
-
-  /** The words of a command as a shell would part them: quotes hold some together. */
-  private static List<String> words(String line) {
-    List<String> words = new ArrayList<>();
-    boolean quoted = false;
-    for (String part : line.split("'", -1)) {
-      if (quoted) {
-        words.add(part);
-      } else {
-        Stream.of(part.split(" ")).filter(word -> !word.isBlank()).forEach(words::add);
-      }
-      quoted = !quoted;
-    }
-    return words;
   }
 }

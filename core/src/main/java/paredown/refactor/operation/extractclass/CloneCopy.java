@@ -42,7 +42,8 @@ import paredown.refactor.use.OwnerClass;
  *     returns it
  */
 record CloneCopy(OwnerClass owner, TreePath statement) implements OwnCopy {
-  private static final String COPY = "copy";
+  /** What a variable is called that has a copy for the new object's sake. */
+  static final String COPY = "copy";
 
   /**
    * The place in a class; empty where it has no {@code clone} method, or asks its superclass for a

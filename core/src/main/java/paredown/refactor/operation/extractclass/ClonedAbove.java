@@ -19,9 +19,9 @@ import paredown.program.Below;
 import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
+import paredown.refactor.carry.LastMember;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.SourceText;
 
 /**
  * A class whose copies are made by a {@code clone} method above it: it gets one of its own, which
@@ -30,8 +30,6 @@ import paredown.text.SourceText;
  * @param above the method above it
  */
 record ClonedAbove(OwnerClass owner, ExecutableElement above) implements OwnCopy {
-  private static final String COPY = "copy";
-
   /**
    * The class with that method; empty where it copies itself, where what is below it does, where
    * the one above does more with a copy than setting its fields, or where somebody asks for a copy
@@ -116,16 +114,13 @@ record ClonedAbove(OwnerClass owner, ExecutableElement above) implements OwnCopy
 
   @Override
   public Replacement given(Holder holder) {
-    SourceText source = owner.source();
+    LastMember last = LastMember.of(owner);
     Layout layout = Layout.of(owner);
-    int closing = owner.trees().end(owner.tree()) - 1;
-    boolean line = source.startsLine(closing);
-    int at = line ? source.lineStart(closing) : closing;
     String end = layout.lineEnd();
     String type = Symbols.typeKey(owner.binaryName());
     String key = owner.program().symbols().key(above);
     String visible = above.getModifiers().contains(Modifier.PUBLIC) ? "public " : "protected ";
-    Written.Text text = Written.text(end.repeat(line ? 1 : 2) + layout.member() + "@");
+    Written.Text text = Written.text(last.before() + layout.member() + "@");
     text.name("Override", "type java.lang.Override").text(end + layout.member() + visible);
     text.name("Object", "type java.lang.Object").text(" ");
     text.here(UseKind.OVERRIDES, overridden()).text("clone()");
@@ -137,12 +132,12 @@ record ClonedAbove(OwnerClass owner, ExecutableElement above) implements OwnCopy
       before = ", ";
     }
     text.text(" {" + end + layout.body()).name(owner.simpleName(), type);
-    text.text(" " + COPY + " = (").name(owner.simpleName(), type).text(") ");
+    text.text(" " + CloneCopy.COPY + " = (").name(owner.simpleName(), type).text(") ");
     text.name("super", "super of " + owner.binaryName()).text(".").name("clone", key).text("();");
-    CloneCopy.own(holder, COPY, text.text(end + layout.body()));
-    text.text(end + layout.body() + "return ").local(COPY).text(";" + end);
+    CloneCopy.own(holder, CloneCopy.COPY, text.text(end + layout.body()));
+    text.text(end + layout.body() + "return ").local(CloneCopy.COPY).text(";" + end);
     text.text(layout.member() + "}" + end);
-    return Replacement.of(at, at, text.done());
+    return Replacement.of(last.at(), last.at(), text.done());
   }
 
   /** The keys of all that the new method overrides. */

@@ -23,6 +23,7 @@ import paredown.program.SourceIndex;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.DelegateChoice;
+import paredown.refactor.carry.LastMember;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.code.FieldAccess;
 import paredown.refactor.code.UnitTrees;
@@ -41,7 +42,6 @@ import paredown.refactor.use.OutsideNames;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.ReflectionCheck;
-import paredown.text.SourceText;
 
 /** Works out what extracting a class does to every file, or why it cannot be done. */
 final class ExtractClassPlan {
@@ -268,13 +268,9 @@ final class ExtractClassPlan {
 
   /** Puts a class at the end of the owner. */
   private Replacement atEnd(List<Piece> pieces) {
-    SourceText source = owner.source();
-    int closing = owner.trees().end(owner.tree()) - 1;
-    boolean line = source.startsLine(closing);
-    int at = line ? source.lineStart(closing) : closing;
-    List<Piece> all = new ArrayList<>();
-    all.add(Written.plain(source.lineEnd().repeat(line ? 1 : 2)));
+    LastMember last = LastMember.of(owner);
+    List<Piece> all = new ArrayList<>(List.of(Written.plain(last.before())));
     all.addAll(pieces);
-    return new Replacement(at, at, all, List.of());
+    return new Replacement(last.at(), last.at(), all, List.of());
   }
 }

@@ -21,6 +21,7 @@ import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.FirstMember;
+import paredown.refactor.carry.LastMember;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
@@ -147,11 +148,9 @@ final class OwnerEdits {
 
   /** A method that puts another object in, at the end of the class. */
   private Replacement setter() {
-    int closing = owner.trees().end(owner.tree()) - 1;
-    boolean line = source.startsLine(closing);
-    int at = line ? source.lineStart(closing) : closing;
+    LastMember last = LastMember.of(owner);
     String end = layout.lineEnd();
-    Written.Text text = Written.text(end.repeat(line ? 1 : 2) + layout.member() + "void ");
+    Written.Text text = Written.text(last.before() + layout.member() + "void ");
     text.text(holder.setter() + "(");
     holder.type(text).text(" " + holder.name() + ") {" + end + layout.body());
     text.name("this", "this of " + holder.ownerType())
@@ -160,7 +159,7 @@ final class OwnerEdits {
         .text(" = ")
         .local(holder.name())
         .text(";" + end + layout.member() + "}" + end);
-    return Replacement.of(at, at, text.done());
+    return Replacement.of(last.at(), last.at(), text.done());
   }
 
   /** The signature stays as it was; the body only forwards. */

@@ -178,7 +178,9 @@ final class Extraction {
     boolean varies =
         !WritableType.variables(shape.type()).isEmpty()
             || parameters.stream()
-                .anyMatch(each -> !WritableType.variables(each.asType()).isEmpty());
+                .anyMatch(each -> !WritableType.variables(each.asType()).isEmpty())
+            || GivenField.types(trees, part).stream()
+                .anyMatch(each -> !WritableType.variables(each).isEmpty());
     if (inner || varies) {
       throw Refused.advising(
           RefusalKind.NEEDS_OWNER,

@@ -145,6 +145,14 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
         .orElse(null);
   }
 
+  /** The types of the fields of the object that a part names. */
+  static List<TypeMirror> types(UnitTrees trees, Part part) {
+    return named(trees, part).keySet().stream()
+        .filter(field -> !field.getModifiers().contains(Modifier.STATIC))
+        .map(VariableElement::asType)
+        .toList();
+  }
+
   /** Whether every field of the object that a part names has one value all through it. */
   static boolean areSteady(UnitTrees trees, Part part) {
     return named(trees, part).entrySet().stream()
