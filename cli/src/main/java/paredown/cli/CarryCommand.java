@@ -98,7 +98,7 @@ final class CarryCommand extends PareCommand {
       }
       requireExpected(all);
     }
-    return new Carrying(this, options(), test.equals("end")).run(steps, json);
+    return new Carrying(this, options(), test.equals("end"), json).run(steps);
   }
 
   private void requireOptions() {

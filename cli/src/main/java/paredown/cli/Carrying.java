@@ -22,6 +22,7 @@ final class Carrying {
   private final CarryCommand command;
   private final ApplyOptions options;
   private final boolean atEnd;
+  private final boolean json;
   private final ObjectNode answer = Json.answer("pare-carry/1");
   private final ArrayNode steps = answer.putArray("steps");
   private final ArrayNode commits = answer.putArray("commits");
@@ -32,15 +33,17 @@ final class Carrying {
    * Applying.
    *
    * @param atEnd whether tests are run at the end of each group only, which is one step then
+   * @param json whether all is told as one answer in the end, and not step by step
    */
-  Carrying(CarryCommand command, ApplyOptions options, boolean atEnd) {
+  Carrying(CarryCommand command, ApplyOptions options, boolean atEnd, boolean json) {
     this.command = command;
     this.options = options;
     this.atEnd = atEnd;
+    this.json = json;
   }
 
   /** Applies all, and prints what became of them; the exit code. */
-  int run(CarriedFile file, boolean json) throws InterruptedException {
+  int run(CarriedFile file) throws InterruptedException {
     Session session = command.openToWrite();
     if (command.commits()) {
       session.commits().requireReady();
@@ -52,9 +55,6 @@ final class Carrying {
       }
     } catch (RuntimeException problem) {
       if (problem instanceof Problem) {
-        if (!json) {
-          command.print(text.toString());
-        }
         goOn();
       }
       throw problem;
@@ -105,6 +105,15 @@ final class Carrying {
     if (!applied.kept()) {
       text.append("When that is mended: ").append(command.goingOn(next)).append('\n');
     }
+    tell();
+  }
+
+  /** Says what there is to say so far, since the next step may take its time. */
+  private void tell() {
+    if (!json) {
+      command.print(text.toString());
+      text.setLength(0);
+    }
   }
 
   /** How to go on behind the steps that were kept. */
@@ -133,6 +142,7 @@ final class Carrying {
         name -> {
           commits.addObject().put("commit", name).put("message", message);
           indented("Commit %s: %s".formatted(name, message.lines().findFirst().orElse("")));
+          tell();
         });
   }
 }
