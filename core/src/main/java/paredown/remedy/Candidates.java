@@ -45,7 +45,8 @@ public final class Candidates {
     for (Finding finding : findings) {
       Candidates candidates = new Candidates(finding, types, taken);
       found.put(
-          finding.id(), finding.smell().isSmaller() ? candidates.smaller() : candidates.found());
+          finding.id(),
+          Candidate.apart(finding.smell().isSmaller() ? candidates.smaller() : candidates.found()));
     }
     return found;
   }
