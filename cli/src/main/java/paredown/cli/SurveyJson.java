@@ -19,8 +19,7 @@ final class SurveyJson {
         .put("types", survey.facts().types().size())
         .put("methods", survey.facts().methods())
         .put("unresolvedNames", survey.facts().unresolved())
-        .put("commits", survey.grounds().history().commits().size())
-        .put("milliseconds", survey.millis());
+        .put("commits", survey.grounds().history().commits().size());
     ArrayNode array = answer.putArray("findings");
     for (Finding finding : survey.findings()) {
       ObjectNode node = array.addObject();

@@ -33,7 +33,7 @@ public record Body(
   public static final Body NONE =
       new Body(0, 0, List.of(), Set.of(), List.of(), List.of(), Traits.NONE, 0);
 
-  static Body of(
+  public static Body of(
       int branches,
       int statements,
       List<Access> accesses,

@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import paredown.program.CompileError;
 
 /**
@@ -18,9 +17,6 @@ import paredown.program.CompileError;
  */
 public record Facts(
     List<TypeFact> types, int files, int unresolved, List<CompileError> unparsed, Words testWords) {
-
-  /** No facts at all. */
-  static final Facts NONE = new Facts(List.of(), 0, 0, List.of(), word -> false);
 
   public Facts {
     types = List.copyOf(types);
@@ -40,16 +36,6 @@ public record Facts(
   /** The same with other types. */
   public Facts with(List<TypeFact> others) {
     return new Facts(others, files, unresolved, unparsed, testWords);
-  }
-
-  /** These facts and those of other files. */
-  Facts and(Facts others) {
-    return new Facts(
-        Stream.concat(types.stream(), others.types.stream()).toList(),
-        files + others.files,
-        unresolved + others.unresolved,
-        Stream.concat(unparsed.stream(), others.unparsed.stream()).toList(),
-        testWords);
   }
 
   public int methods() {

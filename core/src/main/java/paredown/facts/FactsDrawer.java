@@ -19,7 +19,9 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreeScanner;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -46,19 +48,19 @@ public final class FactsDrawer {
 
   private final Program program;
   private final DeclaredTypes own;
-  private final Set<String> faulty;
-  private final List<TypeFact> types = new ArrayList<>();
+  private final Map<String, List<CompileError>> errors;
+  private List<TypeFact> types = new ArrayList<>();
   private UnitPlaces places;
 
   private FactsDrawer(Program program, Set<String> files) {
     this.program = program;
     this.own = new DeclaredTypes(program, files);
-    this.faulty = program.errors().stream().map(CompileError::file).collect(Collectors.toSet());
+    this.errors = program.errors().stream().collect(Collectors.groupingBy(CompileError::file));
   }
 
   /** The facts of a program that stands for itself. */
   public static Facts draw(Program program) {
-    return draw(program, Set.of());
+    return draw(program, Set.of()).facts();
   }
 
   /**
@@ -66,20 +68,25 @@ public final class FactsDrawer {
    *
    * @param files the paths of the whole
    */
-  static Facts draw(Program program, Set<String> files) {
+  static Drawn draw(Program program, Set<String> files) {
     FactsDrawer drawer = new FactsDrawer(program, files);
-    for (Unit unit : program.units()) {
-      drawer.places = drawer.own.places(unit);
-      TreePath path = new TreePath(unit.tree());
-      unit.tree().getTypeDecls().forEach(type -> drawer.draw(new TreePath(path, type), ""));
-    }
-    List<CompileError> errors = program.errors();
-    return new Facts(
-        drawer.types,
-        program.units().size(),
-        (int) errors.stream().filter(CompileError::isUnresolved).count(),
-        errors.stream().filter(CompileError::isSyntax).toList(),
-        word -> false);
+    List<FileFacts> drawn = program.units().stream().map(drawer::file).toList();
+    Set<String> read = drawn.stream().map(FileFacts::file).collect(Collectors.toSet());
+    return new Drawn(
+        drawn, program.errors().stream().filter(error -> !read.contains(error.file())).toList());
+  }
+
+  private FileFacts file(Unit unit) {
+    places = own.places(unit);
+    types = new ArrayList<>();
+    TreePath path = new TreePath(unit.tree());
+    unit.tree().getTypeDecls().forEach(type -> draw(new TreePath(path, type), ""));
+    List<CompileError> found = errors.getOrDefault(unit.path(), List.of());
+    return new FileFacts(
+        unit.path(),
+        types,
+        found.stream().sorted(Comparator.comparingInt(CompileError::offset)).toList(),
+        DeclaredReader.read(places, found));
   }
 
   private Range range(Tree tree) {
@@ -136,7 +143,7 @@ public final class FactsDrawer {
         methods,
         initialising.body(0, Set.of()),
         mentions,
-        faulty.contains(places.unit().path()));
+        errors.containsKey(places.unit().path()));
   }
 
   private static Set<String> fieldNames(ClassTree tree) {

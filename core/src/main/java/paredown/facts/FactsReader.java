@@ -8,9 +8,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import paredown.program.CompileError;
 import paredown.program.Program;
 import paredown.program.Sources;
 
@@ -31,17 +28,19 @@ public final class FactsReader {
 
   private FactsReader() {}
 
-  /**
-   * What was read.
-   *
-   * @param errors of all files, in the order of their paths
-   */
-  public record Reading(Facts facts, List<CompileError> errors) {}
-
   /** The facts of some files of a project. */
-  public static Reading read(Sources sources, List<String> files) {
+  public static Drawn read(Sources sources, List<String> files) {
+    return read(sources, files, Set.copyOf(files));
+  }
+
+  /**
+   * The same.
+   *
+   * @param all the files whose types count as the project's own
+   */
+  public static Drawn read(Sources sources, List<String> files, Set<String> all) {
     files.parallelStream().forEach(sources::text);
-    return inParts(sources, parts(sources, files));
+    return inParts(sources, parts(sources, files), all);
   }
 
   /**
@@ -50,23 +49,20 @@ public final class FactsReader {
    * @param all the files whose types count as the project's own
    */
   public static Facts again(Sources sources, List<String> few, Set<String> all) {
-    return read(sources, few, all).facts();
+    return part(sources, few, all).facts();
   }
 
   /** The facts of the files of several parts. */
-  static Reading inParts(Sources sources, List<List<String>> parts) {
-    Set<String> all = parts.stream().flatMap(List::stream).collect(Collectors.toSet());
+  static Drawn inParts(Sources sources, List<List<String>> parts, Set<String> all) {
     ExecutorService threads =
         Executors.newFixedThreadPool(
             isTight() ? 1 : parts.size(), work -> new Thread(null, work, "facts", STACK));
     try {
-      List<CompletableFuture<Reading>> readings =
+      List<CompletableFuture<Drawn>> readings =
           parts.stream()
-              .map(part -> CompletableFuture.supplyAsync(() -> read(sources, part, all), threads))
+              .map(part -> CompletableFuture.supplyAsync(() -> part(sources, part, all), threads))
               .toList();
-      return readings.stream()
-          .map(CompletableFuture::join)
-          .reduce(new Reading(Facts.NONE, List.of()), FactsReader::joined);
+      return readings.stream().map(CompletableFuture::join).reduce(Drawn.NONE, Drawn::and);
     } catch (CompletionException e) {
       if (e.getCause() instanceof Error error) {
         throw error;
@@ -82,15 +78,8 @@ public final class FactsReader {
     return Runtime.getRuntime().maxMemory() < TIGHT;
   }
 
-  private static Reading read(Sources sources, List<String> part, Set<String> all) {
-    Program program = Program.withoutFlowAndDocs(sources, part);
-    return new Reading(FactsDrawer.draw(program, all), program.errors());
-  }
-
-  private static Reading joined(Reading one, Reading other) {
-    return new Reading(
-        one.facts().and(other.facts()),
-        Stream.concat(one.errors().stream(), other.errors().stream()).toList());
+  private static Drawn part(Sources sources, List<String> part, Set<String> all) {
+    return FactsDrawer.draw(Program.withoutFlowAndDocs(sources, part), all);
   }
 
   /** Neighbouring files in parts of about the same length. */

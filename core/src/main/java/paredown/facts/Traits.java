@@ -53,7 +53,8 @@ public record Traits(
     }
   }
 
-  static final Traits NONE = new Traits(List.of(), List.of(), List.of(), List.of(), 0, Set.of());
+  public static final Traits NONE =
+      new Traits(List.of(), List.of(), List.of(), List.of(), 0, Set.of());
 
   /**
    * A chain of calls, each on what the one before gives.

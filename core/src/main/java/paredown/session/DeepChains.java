@@ -21,6 +21,11 @@ final class DeepChains {
   /** Nobody writes so many levels; the compiler takes a quarter of a minute for them. */
   private static final int MOST = 500;
 
+  private static final String WORD = "extends";
+
+  /** The most characters between the beginning of a head and the name behind the word. */
+  private static final int HEAD = 500;
+
   private static final Pattern EXTENDS =
       Pattern.compile(
           "\\b(?:class|interface)\\s+(\\w+)[^{;()]{0,300}?\\bextends\\s+(?:\\w+\\.)*(\\w+)");
@@ -56,9 +61,14 @@ final class DeepChains {
 
   private static List<Link> links(Sources sources, String file) {
     List<Link> links = new ArrayList<>();
-    Matcher found = EXTENDS.matcher(sources.text(file).text());
-    while (found.find()) {
-      links.add(new Link(found.group(1), found.group(2), file));
+    String text = sources.text(file).text();
+    Matcher found = EXTENDS.matcher(text);
+    // A search for the plain word is many times faster than one for the whole head.
+    for (int at = text.indexOf(WORD); at >= 0; at = text.indexOf(WORD, at + 1)) {
+      found.region(Math.max(0, at - HEAD), Math.min(text.length(), at + HEAD));
+      while (found.find()) {
+        links.add(new Link(found.group(1), found.group(2), file));
+      }
     }
     return links;
   }

@@ -6,8 +6,9 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
+import paredown.facts.Drawn;
 import paredown.facts.Facts;
-import paredown.facts.FactsReader;
+import paredown.facts.kept.KeptFacts;
 import paredown.history.History;
 import paredown.program.CompileError;
 import paredown.program.Sources;
@@ -50,8 +51,10 @@ record Surveying(
     AtomicInteger read = new AtomicInteger();
     CompletableFuture<History> history =
         CompletableFuture.supplyAsync(() -> ProjectHistory.of(project, commits, read));
-    FactsReader.Reading reading = FactsReader.read(sources, main);
-    Facts facts = reading.facts().beside(this::isInTests);
+    KeptFacts kept = KeptFacts.of(sources, main);
+    Drawn drawn = kept.read();
+    CompletableFuture<Void> keeping = CompletableFuture.runAsync(kept::keep);
+    Facts facts = drawn.facts().beside(this::isInTests);
     progress.doing("looking at the history");
     progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
     Grounds grounds = Grounds.of(facts, history.join(), limits);
@@ -64,7 +67,8 @@ record Surveying(
                     finding -> lived.stream().anyMatch(each -> each.covers(finding))));
     Map<String, List<Candidate>> candidates = Candidates.of(all, facts);
     Optional<CompileError> missing =
-        reading.errors().stream().filter(CompileError::isUnresolved).findFirst();
+        drawn.errors().stream().filter(CompileError::isUnresolved).findFirst();
+    keeping.join();
     return new Survey(
         project.root().getFileName().toString(),
         facts,

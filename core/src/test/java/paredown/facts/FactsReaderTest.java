@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -36,7 +37,8 @@ class FactsReaderTest {
     Program program = Program.of(sources, files);
     assertEquals(List.of(), program.errors());
     whole = FactsDrawer.draw(program);
-    FactsReader.Reading parts = FactsReader.inParts(sources, files.stream().map(List::of).toList());
+    Drawn parts =
+        FactsReader.inParts(sources, files.stream().map(List::of).toList(), Set.copyOf(files));
     assertEquals(List.of(), parts.errors());
     assertEquals(whole.types(), parts.facts().types());
     assertEquals(whole.files(), parts.facts().files());
