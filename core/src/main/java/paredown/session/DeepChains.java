@@ -65,8 +65,10 @@ final class DeepChains {
     Matcher found = EXTENDS.matcher(text);
     // A search for the plain word is many times faster than one for the whole head.
     for (int at = text.indexOf(WORD); at >= 0; at = text.indexOf(WORD, at + 1)) {
-      found.region(Math.max(0, at - HEAD), Math.min(text.length(), at + HEAD));
-      while (found.find()) {
+      int end = Math.min(text.length(), at + HEAD);
+      found.region(Math.max(0, at - HEAD), end);
+      // A name at the very end may be cut off; it comes again with its own word.
+      while (found.find() && (found.end() < end || end == text.length())) {
         links.add(new Link(found.group(1), found.group(2), file));
       }
     }
