@@ -60,7 +60,12 @@ public final class Cures {
       count("findings");
       Remedies remedies =
           Remedies.plan(
-              finding, candidates.get(finding.id()), look.grounds(), sources, sources.index());
+              finding,
+              candidates.get(finding.id()),
+              look.grounds(),
+              sources,
+              sources.index(),
+              Remedies.Patience.SHORT);
       int best = finding.weight();
       StringBuilder told = new StringBuilder();
       for (Remedy remedy : remedies.found()) {

@@ -110,17 +110,24 @@ final class SurveyCommand extends PareCommand {
         finding ->
             smell.isEmpty() ? all || !finding.smell().isSmaller() : finding.smell() == smell.get();
     requirePlace(whole);
-    Survey survey = whole.only(placed.and(asked));
+    Survey strict = whole.only(placed.and(asked));
+    Set<Finding> further = smell.isEmpty() && !all ? further(strict, whole.only(placed)) : Set.of();
+    Survey survey = whole.only(placed.and(asked.or(further::contains)));
     boolean leavesSmaller = smell.isEmpty() && !all;
     long smaller =
         leavesSmaller
-            ? whole.findings().stream().filter(placed).filter(f -> f.smell().isSmaller()).count()
+            ? whole.findings().stream()
+                .filter(placed)
+                .filter(each -> each.smell().isSmaller() && !further.contains(each))
+                .count()
             : 0;
-    deliver(answer(format, session, survey, smaller));
+    // Programs and requests to merge are told of no more than what is worth a look.
+    boolean forPeople = format == Format.TEXT || format == Format.HTML;
+    deliver(answer(format, session, forPeople ? survey : strict, smaller));
     Stream<Finding> counting =
         onlyNew
-            ? survey.findings().stream()
-            : Stream.concat(survey.findings().stream(), survey.accepted().stream());
+            ? strict.findings().stream()
+            : Stream.concat(strict.findings().stream(), strict.accepted().stream());
     boolean fails = failAt != null && counting.anyMatch(finding -> finding.weight() >= failAt);
     return fails ? Exit.FINDINGS : Exit.DONE;
   }
@@ -135,9 +142,18 @@ final class SurveyCommand extends PareCommand {
     };
   }
 
-  /** The first screen; where one smell is asked for, its weak findings too. */
+  private static Set<Finding> further(Survey strict, Survey placed) {
+    return Set.copyOf(FirstScreen.further(FirstScreen.of(strict.findings()), placed.findings()));
+  }
+
+  /** The first screen, and what fills it; where one smell is asked for, its weak findings too. */
   private List<Finding> shown(Survey survey) {
-    return all || only != null ? survey.findings() : FirstScreen.of(survey.findings());
+    if (all || only != null) {
+      return survey.findings();
+    }
+    List<Finding> first = FirstScreen.of(survey.findings());
+    return Stream.concat(first.stream(), FirstScreen.further(first, survey.findings()).stream())
+        .toList();
   }
 
   private void deliver(String answer) {

@@ -16,8 +16,6 @@ import paredown.text.Counted;
 
 /** A survey as text: at most one screen, worst first. */
 final class SurveyText {
-  private static final int STRONG = 30;
-
   private static final int BAR = 10;
   private static final String PARTS = " ▏▎▍▌▋▊▉█";
 
@@ -115,12 +113,15 @@ final class SurveyText {
     for (Finding finding : shown) {
       long alike = complete ? 0 : strong.getOrDefault(FirstScreen.kind(finding), 0L) - 1;
       String more = alike > 0 ? " (and %d more)".formatted(alike) : "";
+      more += finding.weight() < FirstScreen.STRONG ? " (slight)" : "";
       text.append("%3d ".formatted(finding.weight()));
       text.append(terminal.cyan(bar(finding.weight()))).append("  ");
       text.append(Columns.pad(finding.id(), id)).append("  ");
       text.append(terminal.bold(Columns.pad(Columns.cut(finding.shortType(), type), type)))
           .append("  ");
-      text.append(Columns.cut(finding.summary(), room - more.length()).stripTrailing())
+      String indent = " ".repeat(terminal.width() - room);
+      text.append(
+              String.join("\n" + indent, Columns.wrapped(finding.summary(), room - more.length())))
           .append(terminal.faint(more))
           .append('\n');
     }

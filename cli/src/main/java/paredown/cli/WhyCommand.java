@@ -6,9 +6,11 @@ import paredown.refactor.RefusalKind;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
 import paredown.remedy.Effect;
+import paredown.remedy.Remedies.Patience;
 import paredown.remedy.Remedy;
 import paredown.session.Explanation;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Explains one finding: its evidence in the source, and what would cure it. */
@@ -17,15 +19,24 @@ import picocli.CommandLine.Parameters;
     mixinStandardHelpOptions = true,
     versionProvider = Pare.Version.class,
     description = "Explains one finding: its evidence in the source, and what would cure it.",
-    footer = {"", "Example:", "  pare why clump-5e09a1"})
+    footer = {
+      "",
+      "Example:",
+      "  pare why clump-5e09a1",
+      "",
+      "For a very large class it stops when it has found enough, or when that has taken long."
+    })
 final class WhyCommand extends PareCommand {
   @Parameters(paramLabel = "FINDING", description = "The id of a finding, or its beginning.")
   private String finding;
 
+  @Option(names = "--all", description = "Try all remedies, however long it takes.")
+  private boolean all;
+
   @Override
   int run() {
     boolean json = json();
-    Explanation explanation = open().why(finding);
+    Explanation explanation = open().why(finding, all ? Patience.ENDLESS : Patience.SHORT);
     if (json) {
       print(json(explanation));
     } else {
@@ -60,6 +71,10 @@ final class WhyCommand extends PareCommand {
       effect(node, cure.effect());
     }
     Json.texts(answer, "dropped", explanation.dropped());
+    Json.texts(
+        answer,
+        "untried",
+        explanation.remedies().untried().stream().map(each -> each.cure().says()).toList());
     return answer;
   }
 

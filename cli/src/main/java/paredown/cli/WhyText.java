@@ -240,6 +240,15 @@ final class WhyText {
                       explanation.remedies().dropped().size(), "remedy is", "remedies are")));
       dropped.forEach(reason -> text.append("  ").append(reason).append('\n'));
     }
+    int untried = explanation.remedies().untried().size();
+    if (untried > 0) {
+      text.append(
+          "%n%s not tried: pare why %s --all%s tries all, and takes longer.%n"
+              .formatted(
+                  Counted.of(untried, "more remedy was", "more remedies were"),
+                  finding.id(),
+                  here));
+    }
     if (found.isEmpty() && dropped.isEmpty() && explanation.remedies().byHand().isEmpty()) {
       text.append("\nNo remedy is known for it yet.\n");
     }

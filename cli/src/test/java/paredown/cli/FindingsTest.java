@@ -22,14 +22,12 @@ import org.junit.jupiter.api.Test;
 /** Surveys in all formats, and what is done with their findings. */
 class FindingsTest extends FerryWithAnEnviousMethod {
   @Test
-  void saysThatSmallerSmellsAreThereWhereNothingStandsOut() throws IOException {
+  void smallerSmellsFillAScreenWhereNothingStandsOut() throws IOException {
     ferry.with("src/ferry/Pilot.java", "package ferry; public class Pilot { private int idle; }\n");
     Ran ran = Ran.pare(folder, "survey").exits(0);
-    assertTrue(ran.out().contains("Nothing stands out."), ran.out());
-    assertTrue(
-        ran.out().contains("2 findings of smaller smells are not shown; --all shows them."),
-        ran.out());
-    assertTrue(ran.out().contains("Next: pare survey --all"), ran.out());
+    assertTrue(ran.out().contains("Pilot  nothing uses idle (slight)"), ran.out());
+    assertTrue(ran.out().contains("Next: pare why unused-"), ran.out());
+    Ran.pare(folder, "survey", "--fail-at", "1").exits(0);
   }
 
   @Test
@@ -71,15 +69,14 @@ class FindingsTest extends FerryWithAnEnviousMethod {
   }
 
   @Test
-  void pointsToTheWeakerFindingsWhereNothingStandsOut() throws IOException {
+  void weakerFindingsFillAScreenWhereNothingStandsOut() throws IOException {
     ferry.with(
         "src/ferry/Pilot.java",
         "package ferry; public class Pilot { int a; public Pilot(int a, int b, int c, int d,"
             + " int e) { this.a = a + b + c + d + e; } int a() { return a * 2; } }");
     String out = survey().exits(0).out();
-    assertTrue(out.contains("Nothing stands out."), out);
-    assertTrue(out.contains("Next: pare survey --all"), out);
-    assertTrue(survey("--all").exits(0).out().contains("Next: pare why "));
+    assertTrue(out.contains("1 constructor, up to 5 parameters (slight)"), out);
+    assertTrue(out.contains("Next: pare why "), out);
   }
 
   @Test

@@ -11,18 +11,19 @@ import paredown.facts.TypeFact;
  * through methods that only give or set them.
  *
  * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006. Classes above it, below it
- * and nested in the same top-level class are not foreign; nor are constants.
+ * and nested in the same top-level class are not foreign; nor are constants, and parts that nobody
+ * else uses.
  */
 public final class ForeignData {
   private ForeignData() {}
 
   /** The fields as {@code Type#field}, each once, in order. */
-  public static Set<String> of(TypeFact type, Map<String, TypeFact> types) {
+  public static Set<String> of(TypeFact type, Map<String, TypeFact> types, Clients clients) {
     Set<String> found = new TreeSet<>();
     for (MethodFact method : type.methods()) {
       for (MethodFact.MemberUse use : method.uses()) {
         TypeFact other = types.get(use.type());
-        if (other != null && isForeign(type, other)) {
+        if (other != null && isForeign(type, other) && !isPart(other, type, clients)) {
           String field = field(other, use);
           if (!field.isEmpty()) {
             found.add(other.name() + "#" + field);
@@ -31,6 +32,11 @@ public final class ForeignData {
       }
     }
     return found;
+  }
+
+  /** Whether a class is there for another one alone. */
+  private static boolean isPart(TypeFact other, TypeFact type, Clients clients) {
+    return !other.isPublic() && clients.of(other).equals(Set.of(type.name()));
   }
 
   /** Whether what one class uses of another is foreign to it. */

@@ -20,7 +20,7 @@ import paredown.text.NameWords;
  * <p>Parts that share nothing are found first. A large part is divided where its members hang
  * together in {@link Communities}, if their modularity (Newman and Girvan, 2004) is high enough,
  * each has a field, and at most a tenth of all uses crosses from one to another. Parts of more than
- * eighty members are not divided; it would take too long.
+ * eighty members are divided into {@link Themes}.
  */
 public final class Responsibilities {
   private static final int DIVIDED_FROM = 10;
@@ -66,10 +66,13 @@ public final class Responsibilities {
   }
 
   private List<Set<String>> divided(Graph<String, Tie> whole, Set<String> part) {
-    if (part.size() < DIVIDED_FROM || part.size() > DIVIDED_TO) {
+    if (part.size() < DIVIDED_FROM) {
       return List.of(new HashSet<>(part));
     }
     Graph<String, Tie> graph = MemberGroups.within(whole, part);
+    if (part.size() > DIVIDED_TO) {
+      return Themes.of(graph, users);
+    }
     UndirectedModularityMeasurer<String, Tie> measurer = new UndirectedModularityMeasurer<>(graph);
     List<Set<String>> best = List.of(part);
     double highest = MODULARITY;

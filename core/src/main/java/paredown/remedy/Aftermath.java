@@ -15,7 +15,6 @@ import paredown.program.Sources;
 import paredown.project.SourceFile;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
-import paredown.smell.Smell;
 import paredown.smell.detector.Detectors;
 import paredown.text.SourceText;
 
@@ -36,15 +35,26 @@ final class Aftermath {
         .max(Comparator.comparingInt(Finding::weight));
   }
 
-  /** Whether a finding is less than another, be it by one of the places that say the same. */
+  /** So many of a hundred ways must go from a class that is so large that it weighs the same. */
+  private static final int NOTICED = 2;
+
+  /**
+   * Whether a finding is less than another, be it by one of the places that say the same, or by
+   * some of what a very large class does.
+   */
   static boolean isLighter(Finding after, Finding before) {
-    return after.weight() < before.weight()
-        || after.weight() == before.weight()
-            && before.smell() == Smell.DUPLICATE
-            && words(after) < words(before);
+    if (after.weight() != before.weight()) {
+      return after.weight() < before.weight();
+    }
+    return switch (before.smell()) {
+      case DUPLICATE -> first(after) < first(before);
+      case GOD_CLASS -> first(after) * 100 <= first(before) * (100 - NOTICED);
+      default -> false;
+    };
   }
 
-  private static int words(Finding finding) {
+  /** The first figure: words of duplicates, ways through a class. */
+  private static int first(Finding finding) {
     return finding.evidence().figures().get(0).value();
   }
 

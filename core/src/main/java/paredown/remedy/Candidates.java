@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.stream.Collectors;
 import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.measure.MemberGroups;
 import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractclass.ExtractGroups;
@@ -116,21 +118,80 @@ public final class Candidates {
     } else {
       others.clear();
     }
+    if (others.size() > AT_ONCE) {
+      others.sort(Comparator.comparingDouble(this::worth).reversed());
+    }
     for (Evidence.Group group : others) {
       List<String> fields = group.fields().stream().filter(this::isInstanceField).toList();
       boolean disjoint = fields.stream().noneMatch(going::contains);
       if (!fields.isEmpty() && disjoint && group.size() > 2) {
         going.addAll(fields);
-        found.add(extract(fields, group.name()));
+        found.addAll(extracts(fields, group));
       }
     }
-    if (found.size() > 1) {
+    if (found.size() > 1 && others.size() <= AT_ONCE) {
       List<ExtractClass> all =
           found.stream().map(each -> ((Cure.Extract) each.cure()).refactoring()).toList();
       found.add(new Candidate(finding.id(), new Cure.Apart(new ExtractGroups(type.name(), all))));
     }
     return found;
   }
+
+  /**
+   * What could be done with a group: its fields go with the methods that need nothing else. Where
+   * that is little of its logic, all its methods go, too, and those that need their old object are
+   * given it.
+   */
+  private List<Candidate> extracts(List<String> fields, Evidence.Group group) {
+    Candidate alone = extract(fields, group.name());
+    ExtractClass narrow = ((Cure.Extract) alone.cure()).refactoring();
+    List<String> all =
+        type.methods().stream()
+            .filter(MemberGroups::ties)
+            .filter(method -> !method.overrides() && !OF_ITS_CLASS.contains(method.name()))
+            .map(MethodFact::signature)
+            .filter(group.methods()::contains)
+            .toList();
+    if (branches(narrow.methods()) * 100 >= branches(all) * MOST_OF_IT) {
+      return List.of(alone);
+    }
+    ExtractClass wide =
+        new ExtractClass(
+            type.name(), fields, all, narrow.name(), narrow.wishes().pass(ExtractClass.Pass.OWNER));
+    return List.of(new Candidate(finding.id(), new Cure.Extract(wide)), alone);
+  }
+
+  /** The logic of a group, the less the more of what it uses of its class is outside of it. */
+  private double worth(Evidence.Group group) {
+    int inside = 0;
+    int all = 1;
+    for (String signature : group.methods()) {
+      MethodFact method = type.method(signature).orElseThrow();
+      List<String> used = new ArrayList<>(method.fieldsOf(type.name()));
+      used.addAll(method.callsOf(type.name()));
+      all += used.size();
+      for (String each : used) {
+        inside += group.fields().contains(each) || group.methods().contains(each) ? 1 : 0;
+      }
+    }
+    return (double) inside / all * branches(group.methods());
+  }
+
+  private int branches(List<String> methods) {
+    return methods.stream()
+        .flatMap(signature -> type.method(signature).stream())
+        .mapToInt(MethodFact::branches)
+        .sum();
+  }
+
+  /** What belongs to a class as a whole, by the names of its methods. */
+  private static final Set<String> OF_ITS_CLASS =
+      Set.of("clone", "finalize", "readObject", "writeObject");
+
+  /** More classes than this nobody looks through in one change. */
+  private static final int AT_ONCE = 6;
+
+  private static final int MOST_OF_IT = 60;
 
   private boolean isInstanceField(String name) {
     return type.instanceFields().stream().anyMatch(field -> field.name().equals(name));

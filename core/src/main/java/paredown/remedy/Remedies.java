@@ -1,5 +1,6 @@
 package paredown.remedy;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -29,37 +30,62 @@ import paredown.text.Counted;
  * @param found those that can be done, best first
  * @param byHand those that Pare Down cannot do yet
  * @param dropped those that cannot be done safely
+ * @param untried those that were left when enough were found, or time was up
  */
-public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped> dropped) {
+public record Remedies(
+    List<Remedy> found, List<Candidate> byHand, List<Dropped> dropped, List<Candidate> untried) {
 
   public Remedies {
     found = List.copyOf(found);
     byHand = List.copyOf(byHand);
     dropped = List.copyOf(dropped);
+    untried = List.copyOf(untried);
+  }
+
+  /**
+   * How many remedies are enough, and how long it may take to find them. One more is tried where
+   * the time is up before any is found.
+   */
+  public record Patience(int enough, Duration most) {
+    /** For somebody who waits for an answer. */
+    public static final Patience SHORT = new Patience(4, Duration.ofSeconds(12));
+
+    /** Until all are tried. */
+    public static final Patience ENDLESS = new Patience(Integer.MAX_VALUE, Duration.ofDays(1));
   }
 
   /**
    * Plans candidates; those that are refused, or that a gate stops, are dropped. What is refused
    * only for a reason that a person may overrule is found on that condition, behind the others.
    * What leaves the finding as heavy as it is, or makes it heavier, is no remedy.
+   *
+   * @param candidates the best first
    */
   public static Remedies plan(
       Finding finding,
       List<Candidate> candidates,
       Grounds grounds,
       Sources sources,
-      SourceIndex index) {
+      SourceIndex index,
+      Patience patience) {
+    long begin = System.nanoTime();
     Facts facts = grounds.facts();
     Aftermath aftermath = new Aftermath(grounds, sources);
     List<Remedy> found = new ArrayList<>();
     List<Candidate> byHand = new ArrayList<>();
     List<Dropped> dropped = new ArrayList<>();
+    List<Candidate> untried = new ArrayList<>();
     for (Candidate candidate : candidates) {
       if (!candidate.cure().isThere()) {
         byHand.add(candidate);
         continue;
       }
       if (found.stream().anyMatch(remedy -> remedy.covers(candidate))) {
+        continue;
+      }
+      boolean late = System.nanoTime() - begin > patience.most().toNanos();
+      if (found.size() >= patience.enough() || late && !dropped.isEmpty()) {
+        untried.add(candidate);
         continue;
       }
       try {
@@ -88,7 +114,7 @@ public record Remedies(List<Remedy> found, List<Candidate> byHand, List<Dropped>
     found.sort(
         Comparator.comparing((Remedy remedy) -> remedy.conditions().size())
             .thenComparing(remedy -> remedy.effect().figures().get(0).after()));
-    return new Remedies(found, byHand, dropped);
+    return new Remedies(found, byHand, dropped, untried);
   }
 
   /** Plans a candidate, accepting what a person may accept. */

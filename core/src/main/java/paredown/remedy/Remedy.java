@@ -1,5 +1,6 @@
 package paredown.remedy;
 
+import java.util.Collections;
 import java.util.List;
 import paredown.edit.Change;
 import paredown.edit.Region;
@@ -7,6 +8,7 @@ import paredown.gate.Verdict;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Place;
+import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.plan.Arguments;
 import paredown.text.SourceText;
@@ -39,8 +41,15 @@ public record Remedy(
     return id.substring(id.lastIndexOf('.') + 1);
   }
 
-  /** Whether it has made a call of the place already that a candidate would begin with. */
+  /**
+   * Whether it has taken the fields out already that a candidate would, or made a call of the place
+   * that it would begin with.
+   */
   boolean covers(Candidate candidate) {
+    if (refactoring instanceof ExtractClass done
+        && candidate.cure() instanceof Cure.Extract other) {
+      return !Collections.disjoint(done.fields(), other.refactoring().fields());
+    }
     if (!(candidate.cure() instanceof Cure.Part part)
         || part.refactoring().duplicates() == Duplicates.NONE) {
       return false;

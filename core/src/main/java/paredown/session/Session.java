@@ -103,18 +103,24 @@ public final class Session {
    * Explains one finding.
    *
    * @param id a finding's id, or the beginning of one
+   * @param patience how many remedies are looked for, and for how long
    */
-  public Explanation why(String id) {
+  public Explanation why(String id, Remedies.Patience patience) {
     Survey survey = survey();
-    return explain(survey, survey.finding(id));
+    return explain(survey, survey.finding(id), patience);
   }
 
   /** Explains one finding of a survey. */
-  public Explanation explain(Survey survey, Finding finding) {
+  public Explanation explain(Survey survey, Finding finding, Remedies.Patience patience) {
     progress.doing("planning remedies of " + finding.id());
     Remedies remedies =
         Remedies.plan(
-            finding, survey.candidates().get(finding.id()), survey.grounds(), sources(), index());
+            finding,
+            survey.candidates().get(finding.id()),
+            survey.grounds(),
+            sources(),
+            index(),
+            patience);
     return Explanation.of(finding, survey.facts(), sources(), remedies);
   }
 
@@ -143,7 +149,9 @@ public final class Session {
             .toList();
     if (digits.isEmpty() && meant.size() > 1) {
       List<String> found =
-          explain(survey, finding).remedies().found().stream().map(Remedy::id).toList();
+          explain(survey, finding, Remedies.Patience.SHORT).remedies().found().stream()
+              .map(Remedy::id)
+              .toList();
       meant = meant.stream().filter(each -> found.contains(each.id())).toList();
     }
     return previews().remedy(survey, id, meant, name, accepted);

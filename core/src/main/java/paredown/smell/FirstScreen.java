@@ -14,6 +14,9 @@ public final class FirstScreen {
   private static final int OF_ONE = 4;
   private static final int MOST = 15;
 
+  /** A screen of fewer findings has room for weaker ones. */
+  private static final int FEW = 3;
+
   private FirstScreen() {}
 
   /**
@@ -27,6 +30,22 @@ public final class FirstScreen {
     return strong(findings).stream()
         .filter(finding -> count.merge(finding.smell(), 1, Integer::sum) <= OF_ONE)
         .limit(MOST)
+        .toList();
+  }
+
+  /**
+   * What follows where a first screen has hardly anything to show: the heaviest of the rest, slight
+   * ones and those of smaller smells among them.
+   *
+   * @param shown the first screen
+   * @param all heaviest first
+   */
+  public static List<Finding> further(List<Finding> shown, List<Finding> all) {
+    Set<String> seen = new HashSet<>();
+    shown.forEach(finding -> seen.add(kind(finding)));
+    return all.stream()
+        .filter(finding -> seen.add(kind(finding)))
+        .limit(Math.max(0, FEW - shown.size()))
         .toList();
   }
 

@@ -24,6 +24,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import paredown.project.Progress;
 import paredown.refactor.operation.extractclass.ExtractClass;
+import paredown.remedy.Remedies;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;
@@ -96,8 +97,8 @@ class RecountTest {
             .filter(finding -> finding.weight() > 30 && !finding.smell().isSmaller())
             .map(finding -> finding.smell().id() + " " + finding.shortType())
             .toList());
-    god = session.why(id(survey, Smell.GOD_CLASS, Form.WHOLE));
-    clump = session.why(id(survey, Smell.DATA_CLUMP, Form.FIELDS));
+    god = session.why(id(survey, Smell.GOD_CLASS, Form.WHOLE), Remedies.Patience.ENDLESS);
+    clump = session.why(id(survey, Smell.DATA_CLUMP, Form.FIELDS), Remedies.Patience.ENDLESS);
     findings = survey.findings();
     desk = read("desk/FerryDesk");
     sailing = read("desk/Sailing");

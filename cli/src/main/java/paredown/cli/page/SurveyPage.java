@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
+import paredown.remedy.Remedies;
 import paredown.session.Explanation;
 import paredown.session.Session;
 import paredown.session.Survey;
@@ -93,7 +94,7 @@ public final class SurveyPage {
   public record Line(String file, int number, String text, boolean isMarked, String uses) {}
 
   private Section section(Finding finding) {
-    Explanation explanation = session.explain(survey, finding);
+    Explanation explanation = session.explain(survey, finding, Remedies.Patience.SHORT);
     boolean drawn = finding.form() == Form.WHOLE || finding.form() == Form.FIELDS;
     return new Section(
         finding,

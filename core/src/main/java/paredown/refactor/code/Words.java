@@ -1,5 +1,6 @@
 package paredown.refactor.code;
 
+import java.util.Locale;
 import java.util.Set;
 import javax.lang.model.SourceVersion;
 import paredown.UnusableRequest;
@@ -16,8 +17,16 @@ public final class Words {
     return name.isEmpty() ? name : Character.toUpperCase(name.charAt(0)) + name.substring(1);
   }
 
+  /** A type's name as that of a variable; letters that begin it together stay alike: urlReader. */
   public static String decapitalised(String name) {
-    return Character.toLowerCase(name.charAt(0)) + name.substring(1);
+    int capitals = 1;
+    while (capitals < name.length() && Character.isUpperCase(name.charAt(capitals))) {
+      capitals++;
+    }
+    boolean another =
+        capitals > 1 && capitals < name.length() && Character.isLowerCase(name.charAt(capitals));
+    int small = another ? capitals - 1 : capitals;
+    return name.substring(0, small).toLowerCase(Locale.ROOT) + name.substring(small);
   }
 
   /**

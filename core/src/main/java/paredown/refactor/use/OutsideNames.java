@@ -2,6 +2,7 @@ package paredown.refactor.use;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -26,7 +27,11 @@ public final class OutsideNames {
     for (String member : members) {
       Matcher accessor = ACCESSOR.matcher(member);
       if (accessor.matches()) {
+        // Of a name that begins with several capitals, a property may have either.
         words.add(Words.decapitalised(accessor.group(1)));
+        words.add(
+            accessor.group(1).substring(0, 1).toLowerCase(Locale.ROOT)
+                + accessor.group(1).substring(1));
       }
     }
     Optional<String> place =

@@ -164,7 +164,8 @@ public final class FieldClumps implements Detector {
         fields,
         fields,
         type.range(),
-        "%s are got and set, and come together in %s".formatted(Listed.of(fields), method.name()),
+        "%s are got and set, and come together in %s"
+            .formatted(Listed.few(fields, Listed.SHOWN), method.name()),
         "%s of %s are one thing without a name."
             .formatted(Listed.of(fields), Finding.shortName(type.name())),
         Evidence.of(
@@ -255,7 +256,7 @@ public final class FieldClumps implements Detector {
         fields,
         fields,
         type.range(),
-        Listed.of(fields) + " are always used together",
+        Listed.few(fields, Listed.SHOWN) + " are always used together",
         "%s of %s are one thing without a name."
             .formatted(Listed.of(fields), Finding.shortName(type.name())),
         Evidence.of(figures, "Every method that uses one of them uses another:", rows));

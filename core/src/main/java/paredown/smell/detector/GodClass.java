@@ -50,6 +50,12 @@ public final class GodClass implements Detector {
 
   private static final int LIGHT_BRANCHES = 4;
 
+  /** A field with what gets and sets it is no responsibility. */
+  private static final int ACCESSED = 3;
+
+  private static final int DOUBLED = 8;
+  private static final int HEAVIEST = 100;
+
   @Override
   public Stream<Finding> find(Grounds grounds) {
     return grounds
@@ -71,7 +77,7 @@ public final class GodClass implements Detector {
     if (complexity < limits.godComplexity() && !towers && !scattered) {
       return Stream.empty();
     }
-    Set<String> foreign = ForeignData.of(type, grounds.types());
+    Set<String> foreign = ForeignData.of(type, grounds.types(), grounds.clients());
     Cohesion cohesion = Cohesion.of(type);
     boolean meddles =
         foreign.size() > limits.godForeign() && cohesion.percent() < limits.godCohesion();
@@ -83,7 +89,10 @@ public final class GodClass implements Detector {
     if (!meddles && apart.size() < 2 && !towers && !tangle && !scattered) {
       return Stream.empty();
     }
-    List<MemberGroups.Group> groups = Responsibilities.of(type, grounds.clients());
+    List<MemberGroups.Group> groups =
+        Responsibilities.of(type, grounds.clients()).stream()
+            .filter(group -> group.size() > ACCESSED)
+            .toList();
     return groups.stream().filter(heavy(type)).count() > 1 || tangle || scattered
         ? Stream.of(finding(type, complexity, foreign, cohesion, apart.size(), groups, grounds))
         : Stream.empty();
@@ -244,13 +253,14 @@ public final class GodClass implements Detector {
   }
 
   /**
-   * 40 at the limits; up to 25 more for complexity, 20 for foreign data and 15 for lacking
-   * cohesion.
+   * 40 at the limits; 8 more each time that the complexity doubles, up to 20 for foreign data and
+   * 15 for lacking cohesion, and never above 100.
    */
   public static int weight(int complexity, int foreign, double cohesion, Limits limits) {
-    double size = 25 * (1 - (double) limits.godComplexity() / complexity);
+    double size = DOUBLED * Math.log((double) complexity / limits.godComplexity()) / Math.log(2);
     double data = foreign == 0 ? 0 : 20 * (1 - (double) limits.godForeign() / foreign);
     double apart = 15 * (1 - cohesion * 100 / limits.godCohesion());
-    return (int) Math.round(40 + Math.max(0, size) + Math.max(0, data) + Math.max(0, apart));
+    double all = 40 + Math.max(0, size) + Math.max(0, data) + Math.max(0, apart);
+    return (int) Math.round(Math.min(HEAVIEST, all));
   }
 }

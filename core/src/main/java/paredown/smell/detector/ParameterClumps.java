@@ -167,7 +167,7 @@ public final class ParameterClumps implements Detector {
         List.copyOf(clump.items()),
         names,
         first.method().range(),
-        Listed.of(names) + " are passed together in %d places".formatted(places),
+        Listed.few(names, Listed.SHOWN) + " are passed together in %d places".formatted(places),
         Listed.of(names) + " travel together, and have no name of their own.",
         Evidence.of(figures, "They stand together in these parameter lists:", rows));
   }

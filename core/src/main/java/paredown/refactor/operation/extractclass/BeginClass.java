@@ -18,7 +18,6 @@ import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.Listed;
 
 /**
  * Begin class makes a class beside another, of which nobody makes objects, for members of that one
@@ -67,13 +66,14 @@ record BeginClass(ExtractClass whole, boolean open) implements Part {
             .map(method -> method.name() + "()")
             .distinct()
             .toList();
-    Written.Text text = Written.text("/** The " + Listed.of(names) + " of a ");
+    ClassComment comment = ClassComment.of("", names, " of a ", owner.simpleName(), end);
+    Written.Text text = Written.text(comment.opening());
     if (type.sight().hides(owner.element())) {
       text.text("{@code " + owner.simpleName());
     } else {
       text.text("{@link ").doc(type.ownerInComments(), Symbols.typeKey(owner.binaryName()));
     }
-    text.text("}. */" + end);
+    text.text(comment.closing());
     text.text((open ? "public " : "") + "final class " + type.name() + " {" + end);
     text.text(Layout.of(owner).unit() + "private " + type.name() + "() {}" + end + "}" + end);
     pieces.add(text.done());

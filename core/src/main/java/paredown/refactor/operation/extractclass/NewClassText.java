@@ -24,7 +24,6 @@ import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.FieldType;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.Ties;
-import paredown.text.Listed;
 import paredown.text.SourceText;
 
 /** Puts the extracted class together. */
@@ -145,14 +144,15 @@ final class NewClassText {
             ? members.methods().stream().map(method -> method.name() + "()").distinct().toList()
             : members.fields().stream().map(OwnerClass.Field::name).toList();
     String of = members.leaving().holdsObject() ? " of a " : " of ";
-    Written.Text text = Written.text(outer + "/** The " + Listed.of(names) + of);
+    ClassComment comment = ClassComment.of(outer, names, of, owner.simpleName(), end);
+    Written.Text text = Written.text(comment.opening());
     if (isHidden(owner.element()) || holder.type().sight().hides(owner.element())) {
       text.text("{@code " + owner.simpleName());
     } else {
       text.text("{@link ")
           .doc(holder.type().ownerInComments(), Symbols.typeKey(owner.binaryName()));
     }
-    write(text.text("}. */" + end).done());
+    write(text.text(comment.closing()).done());
   }
 
   private void typeParameters() {

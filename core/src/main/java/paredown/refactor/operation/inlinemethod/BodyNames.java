@@ -9,7 +9,9 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -48,6 +50,7 @@ final class BodyNames extends TreePathScanner<Void, Void> {
 
   private final Map<Element, TreePath> declared = new LinkedHashMap<>();
   private final Set<String> words = new HashSet<>();
+  private final Set<Tree> seen = Collections.newSetFromMap(new IdentityHashMap<>());
   private final List<Self> selves = new ArrayList<>();
   private final List<TreePath> statics = new ArrayList<>();
   private final List<TreePath> types = new ArrayList<>();
@@ -117,7 +120,8 @@ final class BodyNames extends TreePathScanner<Void, Void> {
     Element element = trees.element(getCurrentPath());
     String word = tree.getName().toString();
     words.add(word);
-    if (element == null || trees.end(tree) < 0) {
+    // What a class without a name extends is the same tree as what it is made of.
+    if (element == null || trees.end(tree) < 0 || !seen.add(tree)) {
       return null;
     }
     if (word.equals("this")) {

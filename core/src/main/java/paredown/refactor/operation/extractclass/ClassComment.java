@@ -1,0 +1,44 @@
+package paredown.refactor.operation.extractclass;
+
+import java.util.List;
+import paredown.text.Listed;
+
+/**
+ * The comment of a new class, which says what of the old one it is; of several lines where it is
+ * long.
+ *
+ * @param opening up to the name of the old class
+ * @param closing what follows that
+ */
+record ClassComment(String opening, String closing) {
+  private static final int WIDE = 100;
+
+  /**
+   * The comment that lists some names.
+   *
+   * @param outer the white space before the class
+   * @param of the words behind the names, with a space on either side
+   * @param owner the old class's name
+   */
+  static ClassComment of(String outer, List<String> names, String of, String owner, String end) {
+    String oneLine = outer + "/** The " + Listed.of(names) + of;
+    if (oneLine.length() + owner.length() + "{@link }. */".length() <= WIDE) {
+      return new ClassComment(oneLine, "}. */" + end);
+    }
+    StringBuilder text = new StringBuilder(outer + "/**" + end);
+    StringBuilder line = new StringBuilder(outer + " *");
+    for (String word : ("The " + Listed.of(names) + of).strip().split(" ")) {
+      if (line.length() + 1 + word.length() > WIDE) {
+        text.append(line).append(end);
+        line = new StringBuilder(outer + " *");
+      }
+      line.append(' ').append(word);
+    }
+    if (line.length() + owner.length() + " {@link }.".length() > WIDE) {
+      text.append(line).append(end);
+      line = new StringBuilder(outer + " *");
+    }
+    return new ClassComment(
+        text.append(line).append(' ').toString(), "}." + end + outer + " */" + end);
+  }
+}
