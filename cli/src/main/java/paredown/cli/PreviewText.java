@@ -15,6 +15,9 @@ import paredown.text.Counted;
  * A preview as text: what happens, where, what it costs, what the gates say, and the difference.
  */
 final class PreviewText {
+  /** More than these in a line nobody reads; the changes below show them all. */
+  private static final int NAMED = 8;
+
   private final Terminal terminal;
 
   PreviewText(Terminal terminal) {
@@ -73,7 +76,7 @@ final class PreviewText {
   private void report(Change.Report report, StringBuilder text) {
     line("API", report.api(), "unchanged", text);
     line("More visible", report.wider(), "nothing", text);
-    line("Forwarding", report.delegates(), "nothing", text);
+    line("Delegates", report.delegates(), "none", text);
     if (!report.goneTests().isEmpty()) {
       line("Tests gone", report.goneTests(), "", text);
     }
@@ -88,7 +91,10 @@ final class PreviewText {
 
   private static void line(String label, List<String> items, String none, StringBuilder text) {
     text.append(Columns.pad(label + ":", 14));
-    text.append(items.isEmpty() ? none : String.join("; ", items)).append('\n');
+    List<String> named = items.size() > NAMED ? items.subList(0, NAMED - 1) : items;
+    text.append(items.isEmpty() ? none : String.join("; ", named));
+    int more = items.size() - named.size();
+    text.append(more > 0 ? "; and %d more".formatted(more) : "").append('\n');
   }
 
   private void verdict(Verdict verdict, StringBuilder text) {

@@ -1,6 +1,7 @@
 package paredown.facts;
 
 import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.BreakTree;
 import com.sun.source.tree.CaseTree;
@@ -180,7 +181,22 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   @Override
   public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
     traits.called(getCurrentPath(), tree);
+    if (tree.getMethodSelect() instanceof MemberSelectTree select
+        && select.getIdentifier().contentEquals("equals")
+        && tree.getArguments().size() == 1) {
+      TreePath asked = new TreePath(getCurrentPath(), select);
+      traits.compare(asked, select.getExpression(), getCurrentPath(), tree.getArguments().get(0));
+    }
     return super.visitMethodInvocation(tree, null);
+  }
+
+  @Override
+  public Void visitBinary(BinaryTree tree, Void unused) {
+    if (tree.getKind() == Tree.Kind.EQUAL_TO || tree.getKind() == Tree.Kind.NOT_EQUAL_TO) {
+      TreePath at = getCurrentPath();
+      traits.compare(at, tree.getLeftOperand(), at, tree.getRightOperand());
+    }
+    return super.visitBinary(tree, null);
   }
 
   @Override

@@ -14,16 +14,25 @@ import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
 import paredown.facts.MethodFact.MemberUse;
 
 /** Takes down the traits of a body: what it asks of whom, and what it hands on. */
 final class TraitsReader {
+  /** Fewer codes than these are told apart anywhere. */
+  private static final int CODES = 3;
+
   private final DeclaredTypes own;
   private final UnitPlaces places;
   private final List<Question> questions = new ArrayList<>();
@@ -31,8 +40,21 @@ final class TraitsReader {
   private final List<Traits.KindTest> kindTests = new ArrayList<>();
   private final List<Traits.Passed> passed = new ArrayList<>();
 
+  /** What is compared with codes, and the codes of one class that it is compared with. */
+  private final Map<Compared, Set<String>> compared = new LinkedHashMap<>();
+
+  private final Map<Compared, Integer> lines = new HashMap<>();
+
   private final Set<Traits.Outside> outside = EnumSet.noneOf(Traits.Outside.class);
   private int texts;
+
+  /**
+   * What is compared with codes.
+   *
+   * @param type the class that declares the codes
+   * @param what the expression, as it is written
+   */
+  private record Compared(String type, String what) {}
 
   TraitsReader(DeclaredTypes own, UnitPlaces places) {
     this.own = own;
@@ -40,7 +62,14 @@ final class TraitsReader {
   }
 
   Traits traits() {
-    return new Traits(questions, chains, kindTests, passed, texts, outside);
+    List<Traits.KindTest> all = new ArrayList<>(kindTests);
+    compared.forEach(
+        (each, codes) -> {
+          if (codes.size() >= CODES) {
+            all.add(new Traits.KindTest(each.type(), "", codes.size(), lines.get(each)));
+          }
+        });
+    return new Traits(questions, chains, all, passed, texts, outside);
   }
 
   /** Takes down a name, where it is that of something outside the program. */
@@ -65,6 +94,34 @@ final class TraitsReader {
     int told = cases.stream().mapToInt(each -> each.getExpressions().size()).sum();
     if (!type.isEmpty()) {
       kindTests.add(new Traits.KindTest(type, "", told, places.line(over)));
+      return;
+    }
+    for (CaseTree each : cases) {
+      for (ExpressionTree label : each.getExpressions()) {
+        code(new TreePath(new TreePath(at, each), label), over);
+      }
+    }
+  }
+
+  /** Takes down that something is compared with something else, if that is a code of a class. */
+  void compare(TreePath at, ExpressionTree one, TreePath atOther, ExpressionTree other) {
+    code(new TreePath(at, one), other);
+    code(new TreePath(atOther, other), one);
+  }
+
+  /** Takes down a code: a constant number or text of a class of the project, but no sign. */
+  private void code(TreePath at, ExpressionTree what) {
+    if (own.element(at) instanceof VariableElement constant
+        && constant.getModifiers().contains(Modifier.STATIC)
+        && constant.getConstantValue() != null
+        && !(constant.getConstantValue() instanceof Character)
+        && own.holds(constant.getEnclosingElement())) {
+      Compared with =
+          new Compared(own.name((TypeElement) constant.getEnclosingElement()), what.toString());
+      compared
+          .computeIfAbsent(with, each -> new LinkedHashSet<>())
+          .add(constant.getSimpleName().toString());
+      lines.putIfAbsent(with, places.line(what));
     }
   }
 

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
@@ -22,8 +23,8 @@ import paredown.text.NameWords;
 
 /**
  * The themes of a large part whose members all hang together: communities of members that use each
- * other, share telling words in their names, or serve the same few clients. What touches nearly
- * everything ties nothing.
+ * other, share telling words in their names, or serve the same few clients. Methods that touch
+ * nearly everything tie nothing.
  *
  * <p>Traag, Waltman and van Eck, "From Louvain to Leiden: guaranteeing well-connected communities",
  * 2019. The same part has the same themes each time.
@@ -54,7 +55,7 @@ final class Themes {
   }
 
   /**
-   * The themes, largest first; each member is in one.
+   * The themes, largest first; a member that has nothing to do with any is in none.
    *
    * @param graph of the part's members
    * @param users of each member
@@ -67,8 +68,13 @@ final class Themes {
     return themes.joined(themes.clusters());
   }
 
+  private static boolean isField(String member) {
+    return member.indexOf('(') < 0;
+  }
+
+  /** Whether it is a method that uses, or is called by, nearly everything. */
   private boolean isHub(String member) {
-    return graph.degreeOf(member) * HUB > members.size();
+    return !isField(member) && graph.degreeOf(member) * HUB > members.size();
   }
 
   private void tieByUse() {
@@ -135,22 +141,33 @@ final class Themes {
     List<Set<String>> themes = new ArrayList<>();
     List<String> loose = new ArrayList<>();
     for (Set<String> cluster : byNumber.values()) {
-      if (cluster.size() < SMALLEST) {
+      // Methods that have names alike, and no state, are part of what they work on.
+      if (cluster.size() < SMALLEST || cluster.stream().noneMatch(Themes::isField)) {
         loose.addAll(cluster);
       } else {
         themes.add(cluster);
       }
     }
-    loose.forEach(member -> join(member, themes));
+    Map<String, Set<String>> joining = new TreeMap<>();
+    loose.forEach(member -> nearest(member, themes).ifPresent(theme -> joining.put(member, theme)));
+    joining.forEach((member, theme) -> theme.add(member));
     themes.sort(
         Comparator.<Set<String>>comparingInt(Set::size).reversed().thenComparing(Set::toString));
     return themes;
   }
 
-  private void join(String member, List<Set<String>> themes) {
+  /** The theme that a member has most ties with; empty where it has none with any. */
+  private Optional<Set<String>> nearest(String member, List<Set<String>> themes) {
     Set<String> near = new HashSet<>(Graphs.neighborListOf(graph, member));
-    themes.stream()
-        .max(Comparator.comparingLong(theme -> theme.stream().filter(near::contains).count()))
-        .ifPresent(theme -> theme.add(member));
+    Set<String> best = null;
+    long most = 0;
+    for (Set<String> theme : themes) {
+      long ties = theme.stream().filter(near::contains).count();
+      if (ties > most) {
+        most = ties;
+        best = theme;
+      }
+    }
+    return Optional.ofNullable(best);
   }
 }

@@ -115,7 +115,7 @@ class SmallerSmellsTest {
         }
         """;
     assertEquals(
-        List.of("Tide: 2 switches tell its kinds apart elsewhere"),
+        List.of("Tide: 2 places outside it tell its kinds apart"),
         find(Smell.KIND_BRANCH, kinds, desk.formatted("Desk"), desk.formatted("Board")));
     assertEquals(
         List.of(),
@@ -226,4 +226,62 @@ class SmallerSmellsTest {
             .stream()
             .noneMatch(each -> each.smell() == Smell.LONG_METHOD));
   }
+
+  @Test
+  void codesAreToldApartByTheirOwnClass() {
+    assertEquals(
+        List.of("Signal: colour of Mast tells 3 of its codes apart"),
+        find(
+            Smell.KIND_BRANCH,
+            SIGNS,
+            """
+            public class Mast {
+              String colour(int sign) {
+                if (sign == Signal.GO) { return "green"; }
+                if (Signal.WAIT == sign) { return "amber"; }
+                return sign != Signal.STOP ? "dark" : "red";
+              }
+              int other(int sign) { return sign == Signal.GO ? 1 : 2; }
+            }
+            """));
+  }
+
+  @Test
+  void textsCanBeCodes() {
+    assertEquals(
+        List.of("Signal: 2 places outside it tell its codes apart"),
+        find(
+            Smell.KIND_BRANCH,
+            SIGNS,
+            """
+            public class Glass {
+              int rank(String sea) {
+                switch (sea) { case Signal.CALM: return 1; case Signal.SWELL: return 2; case Signal.STORM: return 3; default: return 0; }
+              }
+              boolean sails(String sea) {
+                return sea.equals(Signal.CALM) || Signal.SWELL.equals(sea) && !sea.equals(Signal.STORM);
+              }
+            }
+            """));
+  }
+
+  @Test
+  void aClassMayTellItsOwnCodesApart() {
+    assertEquals(List.of(), find(Smell.KIND_BRANCH, SIGNS, "class X {}"));
+  }
+
+  private static final String SIGNS =
+      """
+        public class Signal {
+          static final int GO = 1;
+          static final int WAIT = 2;
+          static final int STOP = 3;
+          static final String CALM = "calm";
+          static final String SWELL = "swell";
+          static final String STORM = "storm";
+          static int lamps(int sign) {
+            switch (sign) { case GO: return 1; case WAIT: return 2; case STOP: return 3; default: return 0; }
+          }
+        }
+        """;
 }

@@ -1,7 +1,9 @@
 package paredown.smell.detector;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -22,7 +24,8 @@ import paredown.text.Listed;
 
 /**
  * A method is envious where it uses several data of one other class, and hardly any of its own:
- * most of what it asks for is the other's.
+ * most of what it asks for is the other's. Where three methods of a class live on the same other
+ * one, two data for each are enough.
  *
  * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; Fowler,
  * "Refactoring", 1999, chapter 3. Data are fields, used directly or through methods that only give
@@ -32,20 +35,45 @@ public final class FeatureEnvy implements Detector {
   /** Code that sets more data than these, or spells them, has to do with an object as a whole. */
   private static final int WHOLE = 6;
 
+  /** Several methods of a class that each use so many values of another live on it together. */
+  private static final int PAIR = 2;
+
+  private static final int HALF = 3;
+
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    return grounds
-        .methods()
-        .filter(owned -> Movable.mayBeEnvious(owned, grounds))
-        .flatMap(owned -> judge(owned, grounds).stream());
+    Map<String, List<Envious>> together =
+        grounds
+            .methods()
+            .filter(owned -> Movable.mayBeEnvious(owned, grounds))
+            .flatMap(owned -> judge(owned, grounds).stream())
+            .collect(
+                Collectors.groupingBy(
+                    each -> each.owned().type().name() + " on " + each.use().provider(),
+                    LinkedHashMap::new,
+                    Collectors.toList()));
+    int several = grounds.limits().envyData();
+    return together.values().stream()
+        .flatMap(
+            some ->
+                some.stream().filter(each -> each.use().data().size() >= several || isHalf(some)))
+        .map(each -> finding(each.owned(), each.use(), grounds));
   }
 
-  private static Optional<Finding> judge(Owned owned, Grounds grounds) {
+  /** A method that lives on another class, with what it uses of it. */
+  private record Envious(Owned owned, DataUse use) {}
+
+  /** Whether so many methods live on one other class that they are a part of it. */
+  private static boolean isHalf(List<Envious> some) {
+    return some.size() >= HALF;
+  }
+
+  private static Optional<Envious> judge(Owned owned, Grounds grounds) {
     List<Access> accesses = owned.method().body().accesses();
     return Optional.of(DataUse.of(owned.type(), accesses, grounds.types()))
-        .filter(use -> use.data().size() >= grounds.limits().envyData())
+        .filter(use -> use.data().size() >= PAIR)
         .filter(use -> prevails(use, owned.method(), accesses, grounds))
-        .map(use -> finding(owned, use, grounds));
+        .map(use -> new Envious(owned, use));
   }
 
   /** Whether code lives on one other class's data, and could live there. */

@@ -14,10 +14,12 @@ import paredown.smell.Finding;
 import paredown.smell.Form;
 import paredown.smell.Grounds;
 import paredown.smell.Smell;
+import paredown.text.Counted;
 
 /**
- * A branch on a kind is a switch over an enum of the project in several places outside it, or a row
- * of tests for its classes in one method.
+ * A branch on a kind is a switch over an enum of the project in several places outside it, a switch
+ * or a row of comparisons over codes that another class declares, or a row of tests for classes of
+ * the project in one method.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Switch statements". One switch is no smell: something
  * has to decide. What overrides, as {@code equals} does, may have to test what it is given.
@@ -43,19 +45,31 @@ public final class KindBranch implements Detector {
                         }));
     return Stream.concat(
         switches.entrySet().stream()
-            .filter(entry -> entry.getValue().size() >= grounds.limits().kindPlaces())
-            .map(entry -> overEnum(grounds.types().get(entry.getKey()), entry.getValue(), grounds)),
+            .filter(entry -> isWidespread(grounds.types().get(entry.getKey()), entry, grounds))
+            .map(entry -> switches(grounds.types().get(entry.getKey()), entry.getValue(), grounds)),
         rows.stream());
+  }
+
+  /**
+   * Whether so many places decide that one will be forgotten. Codes are told apart by their own
+   * class, or at least where it is; kinds of an enum may be in some places elsewhere.
+   */
+  private static boolean isWidespread(
+      TypeFact kinds, Map.Entry<String, List<Place>> places, Grounds grounds) {
+    long elsewhere =
+        places.getValue().stream()
+            .filter(place -> !place.type().sharesFileWith(kinds) && !place.type().isKinOf(kinds))
+            .count();
+    boolean codes = kinds.kind() != TypeFact.Kind.ENUM;
+    return places.getValue().size() >= (codes ? 1 : grounds.limits().kindPlaces())
+        && (codes ? elsewhere > 0 : elsewhere > 1 || places.getValue().size() >= KINDS);
   }
 
   private static void collect(
       TypeFact type, MethodFact method, Grounds grounds, Map<String, List<Place>> switches) {
     for (Traits.KindTest test : method.body().traits().kindTests()) {
       TypeFact kinds = grounds.types().get(test.type());
-      if (test.root().isEmpty()
-          && kinds.kind() == TypeFact.Kind.ENUM
-          && test.cases() >= 2
-          && !kinds.sharesFileWith(type)) {
+      if (test.root().isEmpty() && test.cases() >= 2 && !kinds.equals(type)) {
         switches
             .computeIfAbsent(test.type(), t -> new ArrayList<>())
             .add(new Place(type, method, test.cases(), test.line()));
@@ -63,7 +77,7 @@ public final class KindBranch implements Detector {
     }
   }
 
-  private static Finding overEnum(TypeFact kinds, List<Place> places, Grounds grounds) {
+  private static Finding switches(TypeFact kinds, List<Place> places, Grounds grounds) {
     int cases = places.stream().mapToInt(Place::cases).sum();
     List<Evidence.Row> rows =
         places.stream()
@@ -76,6 +90,7 @@ public final class KindBranch implements Detector {
                         List.of(place.method().name(), place.cases() + " cases")))
             .toList();
     String name = Finding.shortName(kinds.name());
+    String word = kinds.kind() == TypeFact.Kind.ENUM ? "kinds" : "codes";
     return new Finding(
         Smell.KIND_BRANCH,
         Form.QUESTION,
@@ -84,15 +99,24 @@ public final class KindBranch implements Detector {
         List.of(),
         List.of(),
         kinds.range(),
-        "%d switches tell its kinds apart elsewhere".formatted(places.size()),
-        "What a %s means is decided in %d places outside it.".formatted(name, places.size()),
+        places.size() == 1
+            ? "%s of %s tells %d of its %s apart"
+                .formatted(
+                    places.get(0).method().name(),
+                    places.get(0).type().simpleName(),
+                    places.get(0).cases(),
+                    word)
+            : "%d places outside it tell its %s apart".formatted(places.size(), word),
+        "What the %s of %s mean is decided in %s outside it."
+            .formatted(word, name, Counted.of(places.size(), "place", "places")),
         Evidence.of(
             List.of(
                 new Evidence.Figure(
                     "places",
                     places.size(),
                     grounds.limits().kindPlaces(),
-                    "%d switches with %d cases".formatted(places.size(), cases))),
+                    "%s with %d cases"
+                        .formatted(Counted.of(places.size(), "place", "places"), cases))),
             "It is decided here:",
             rows));
   }
@@ -104,7 +128,7 @@ public final class KindBranch implements Detector {
         .filter(test -> !test.root().isEmpty())
         .forEach(test -> byRoot.computeIfAbsent(test.root(), r -> new ArrayList<>()).add(test));
     return byRoot.values().stream()
-        .filter(tests -> !method.overrides())
+        .filter(tests -> !method.isOfAnyObject())
         .filter(tests -> tests.stream().map(Traits.KindTest::type).distinct().count() >= KINDS)
         .findFirst()
         .map(tests -> overClasses(type, method, tests));

@@ -177,7 +177,7 @@ final class MoveMethodPlan {
                 : moving.through() instanceof Through.Callers
                     ? ", asked of an object that each caller has"
                     : "";
-    String stays = moving.delegate() ? "; %s goes on forwarding".formatted(owner.simpleName()) : "";
+    String stays = moving.delegate() ? "; %s keeps a delegate".formatted(owner.simpleName()) : "";
     return "%s of %s moves to %s%s%s."
         .formatted(
             OwnerClass.signature(moving.method()),
