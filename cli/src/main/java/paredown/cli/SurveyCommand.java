@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -153,6 +154,7 @@ final class SurveyCommand extends PareCommand {
     }
     List<Finding> first = FirstScreen.of(survey.findings());
     return Stream.concat(first.stream(), FirstScreen.further(first, survey.findings()).stream())
+        .sorted(Comparator.comparingInt(Finding::weight).reversed())
         .toList();
   }
 

@@ -120,8 +120,9 @@ final class SurveyText {
       text.append(terminal.bold(Columns.pad(Columns.cut(finding.shortType(), type), type)))
           .append("  ");
       String indent = " ".repeat(terminal.width() - room);
-      text.append(
-              String.join("\n" + indent, Columns.wrapped(finding.summary(), room - more.length())))
+      // Who looks for a line in a pipe finds it whole.
+      int end = terminal.outIsTerminal() ? room - more.length() : Integer.MAX_VALUE;
+      text.append(String.join("\n" + indent, Columns.wrapped(finding.summary(), end)))
           .append(terminal.faint(more))
           .append('\n');
     }

@@ -119,7 +119,7 @@ public final class UnusedMember implements Detector {
   }
 
   private static Finding finding(TypeFact type, List<String> names, List<Evidence.Row> rows) {
-    String shown = Listed.of(names.stream().distinct().limit(4).toList());
+    String shown = Listed.few(names.stream().distinct().toList(), Listed.SHOWN);
     boolean tested = rows.stream().allMatch(row -> row.uses().contains(TESTED));
     String users = tested ? "only tests use" : "nothing uses";
     return new Finding(
@@ -130,7 +130,7 @@ public final class UnusedMember implements Detector {
         List.of(),
         rows.stream().map(Evidence.Row::member).distinct().toList(),
         type.range(),
-        users + " " + shown + (names.size() > 4 ? ", …" : ""),
+        users + " " + shown,
         "%s has %s that %s."
             .formatted(
                 Finding.shortName(type.name()),
