@@ -12,6 +12,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractclass.ExtractGroups;
+import paredown.refactor.operation.extractmethod.ExtractPieces;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.remove.RemoveMember;
@@ -184,6 +185,7 @@ final class WhyText {
     boolean nameless =
         refactoring instanceof InlineClass
             || refactoring instanceof ExtractStages
+            || refactoring instanceof ExtractPieces
             || refactoring instanceof ExtractGroups
             || refactoring instanceof RemoveMember
             || refactoring instanceof RemoveParameter

@@ -156,6 +156,6 @@ class CarryTest {
     Ran ran = carry(here, file).exits(2);
 
     assertTrue(ran.err().contains("more than once, in lines 5 and 9"), ran.err());
-    assertTrue(ran.err().contains("Quote more of it."), ran.err());
+    assertTrue(ran.err().contains("Quote more of it, or say which is meant: #1"), ran.err());
   }
 }

@@ -39,6 +39,15 @@ public interface Refactoring {
   }
 
   /**
+   * The same, made only of those of its steps that could be done.
+   *
+   * @param done at least one
+   */
+  default Refactoring doing(List<Refactoring> done) {
+    return this;
+  }
+
+  /**
    * Says in words of the operation what the gates found, where that is no fault of its own.
    *
    * @param verdict one that did not pass

@@ -13,6 +13,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractmethod.ExtractPieces;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.smell.Evidence;
@@ -29,6 +30,8 @@ record CodeCandidates(
     Finding finding, TypeFact type, Map<String, TypeFact> types, Set<String> taken) {
   /** How many of the places that repeat others are tried. */
   private static final int TRIED = 4;
+
+  private static final int TOGETHER = 8;
 
   List<Candidate> moveMethod() {
     String signature = finding.members().get(0);
@@ -141,11 +144,33 @@ record CodeCandidates(
         .filter(each -> each.file().equals(finding.range().file()))
         .forEach(each -> rows.putIfAbsent(each.line(), each));
     List<Candidate> found = new ArrayList<>(SharedAbove.of(finding, types, taken));
-    rows.values().stream()
+    List<List<RepeatedRun>> runs =
+        rows.values().stream().map(this::runs).filter(each -> !each.isEmpty()).toList();
+    if (runs.size() > 1) {
+      found.add(pieces(runs.stream().limit(TOGETHER).toList(), which));
+    }
+    runs.stream()
         .limit(TRIED)
-        .flatMap(row -> runs(row).stream())
+        .flatMap(List::stream)
         .forEach(run -> found.add(oneForAll(run, which)));
     return found;
+  }
+
+  /**
+   * All pieces in one change: of each what stands there, or the part of it that can be a method.
+   */
+  private Candidate pieces(List<List<RepeatedRun>> runs, Duplicates which) {
+    List<ExtractMethod> all = new ArrayList<>();
+    Set<String> names = new HashSet<>();
+    for (List<RepeatedRun> each : runs) {
+      RepeatedRun run = each.stream().filter(RepeatedRun::isPlain).findFirst().orElse(each.get(0));
+      String name = sharedName(run);
+      for (int i = 2; !names.add(name); i++) {
+        name = sharedName(run) + i;
+      }
+      all.add(new ExtractMethod(run.place(), name, Optional.empty(), which, Set.of()));
+    }
+    return new Candidate(finding.id(), new Cure.Pieces(new ExtractPieces(all)));
   }
 
   /** What stands in a place, and where that can be no method, the part of it that can. */

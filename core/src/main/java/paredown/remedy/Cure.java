@@ -8,6 +8,7 @@ import paredown.refactor.operation.builder.ExtractBuilder;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
+import paredown.refactor.operation.extractmethod.ExtractPieces;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
@@ -159,6 +160,19 @@ public sealed interface Cure {
 
   /** A method of which each stage becomes one. */
   record Staged(ExtractStages refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return this;
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.empty();
+    }
+  }
+
+  /** Several pieces of repeated code as methods, in one change. */
+  record Pieces(ExtractPieces refactoring) implements Done {
     @Override
     public Cure named(String name) {
       return this;

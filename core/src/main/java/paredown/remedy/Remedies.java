@@ -165,6 +165,12 @@ public record Remedies(
     if (candidate.cure() instanceof Cure.Apart apart) {
       return plan(candidate, apart.refactoring(), facts, sources, index);
     }
+    if (candidate.cure() instanceof Cure.Pieces pieces) {
+      Judged judged = Judged.of(pieces.refactoring(), sources, index);
+      Effect effect = effect(pieces, judged.change());
+      return new Remedy(
+          candidate.id(), judged.refactoring(), effect, judged.change(), judged.verdict());
+    }
     if (candidate.cure() instanceof Cure.Measured measured) {
       return plan(candidate, measured, sources, index);
     }
@@ -184,6 +190,18 @@ public record Remedies(
         new Effect(cure.effect().figures(), price),
         judged.change(),
         judged.verdict());
+  }
+
+  /** What becomes of pieces of code of which some may have been left out. */
+  private static Effect effect(Cure.Pieces cure, Change change) {
+    int all = cure.refactoring().pieces().size();
+    int left =
+        (int) change.report().notes().stream().filter(note -> note.startsWith("Left out")).count();
+    List<String> price =
+        new ArrayList<>(List.of(Counted.of(all - left, "method more", "methods more")));
+    price.addAll(price(change, 2));
+    return new Effect(
+        List.of(new Effect.Figure("pieces that stand in several places", all, left)), price);
   }
 
   /**

@@ -24,7 +24,7 @@ public record Place(
   private static final Pattern LINES = Pattern.compile("(.+?):(\\d{1,8})(?:-(\\d{1,8}))?");
   private static final Pattern COLUMNS =
       Pattern.compile("(.+?):(\\d{1,8}):(\\d{1,8})-(\\d{1,8}):(\\d{1,8})");
-  private static final Pattern QUOTED = Pattern.compile("(.+?):(\\{.+})", Pattern.DOTALL);
+  private static final Pattern QUOTED = Pattern.compile("(.+?):(\\{.+}(?:#\\d+)?)", Pattern.DOTALL);
 
   /**
    * Reads a place.

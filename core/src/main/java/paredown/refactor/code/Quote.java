@@ -13,21 +13,31 @@ import paredown.text.SourceText;
  * due = }..{print(due);}} for the words that it begins and ends with. White space between words
  * does not count.
  *
- * @param from how it begins; it stands once in the file
+ * @param from how it begins
  * @param to how it ends, the first time behind that; empty where {@code from} is all
+ * @param turn which of several places is meant, counted from 1; 0 where there is only one
  */
-public record Quote(String from, String to) {
-  private static final Pattern BOTH = Pattern.compile("\\{(.+?)}\\.\\.\\{(.+)}", Pattern.DOTALL);
-  private static final Pattern WHOLE = Pattern.compile("\\{(.+)}", Pattern.DOTALL);
+public record Quote(String from, String to, int turn) {
+  private static final String TURN = "(?:#(\\d{1,6}))?";
+  private static final Pattern BOTH =
+      Pattern.compile("\\{(.+?)}\\.\\.\\{(.+)}" + TURN, Pattern.DOTALL);
+  private static final Pattern WHOLE = Pattern.compile("\\{(.+)}" + TURN, Pattern.DOTALL);
 
   /** Reads a quote; empty where it is none. */
   static Optional<Quote> of(String typed) {
     Matcher both = BOTH.matcher(typed);
     if (both.matches()) {
-      return Optional.of(new Quote(both.group(1).strip(), both.group(2).strip()));
+      return Optional.of(
+          new Quote(both.group(1).strip(), both.group(2).strip(), turn(both.group(3))));
     }
     Matcher whole = WHOLE.matcher(typed);
-    return whole.matches() ? Optional.of(new Quote(whole.group(1).strip(), "")) : Optional.empty();
+    return whole.matches()
+        ? Optional.of(new Quote(whole.group(1).strip(), "", turn(whole.group(2))))
+        : Optional.empty();
+  }
+
+  private static int turn(String typed) {
+    return typed == null ? 0 : Integer.parseInt(typed);
   }
 
   /** The shortest quote, in whole lines, that means a stretch of a text and nothing else. */
@@ -35,12 +45,24 @@ public record Quote(String from, String to) {
     String all = source.slice(start, end);
     String from = beginning(source, all, start);
     if (from.length() == all.length()) {
-      return new Quote(words(all), "");
+      return whole(source, all, start);
     }
     String to = ending(source, all, start, end);
     return to.length() == all.length()
-        ? new Quote(words(all), "")
-        : new Quote(words(from), words(to));
+        ? whole(source, all, start)
+        : new Quote(words(from), words(to), 0);
+  }
+
+  /** A quote of all of it, and which one it is where that stands several times. */
+  private static Quote whole(SourceText source, String all, int start) {
+    Matcher found = pattern(all).matcher(source.text());
+    int count = 0;
+    int turn = 0;
+    while (found.find()) {
+      count++;
+      turn = found.start() <= start ? count : turn;
+    }
+    return new Quote(words(all), "", count > 1 ? turn : 0);
   }
 
   /** The first lines of code, as many as stand nowhere else. */
@@ -85,18 +107,21 @@ public record Quote(String from, String to) {
    */
   int[] within(SourceText source) {
     Matcher found = pattern(from).matcher(source.text());
-    if (!found.find()) {
-      throw new UnusableRequest(
-          "%s does not say: %s".formatted(source.path(), from),
-          "Quote the code as it stands there; only white space may differ.");
+    for (int i = 0; i < Math.max(1, turn); i++) {
+      if (!found.find()) {
+        throw new UnusableRequest(
+            "%s does not say%s: %s"
+                .formatted(source.path(), turn > 1 ? " " + turn + " times" : "", from),
+            "Quote the code as it stands there; only white space may differ.");
+      }
     }
     int start = found.start();
     int end = found.end();
-    if (found.find()) {
+    if (turn == 0 && found.find()) {
       throw new UnusableRequest(
           "%s says this more than once, in lines %d and %d: %s"
               .formatted(source.path(), source.line(start), source.line(found.start()), from),
-          "Quote more of it.");
+          "Quote more of it, or say which is meant: #1 behind it for the first.");
     }
     if (to.isEmpty()) {
       return new int[] {start, end};
@@ -112,6 +137,6 @@ public record Quote(String from, String to) {
 
   @Override
   public String toString() {
-    return "{" + from + "}" + (to.isEmpty() ? "" : "..{" + to + "}");
+    return "{" + from + "}" + (to.isEmpty() ? "" : "..{" + to + "}") + (turn > 0 ? "#" + turn : "");
   }
 }

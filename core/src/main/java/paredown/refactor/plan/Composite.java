@@ -2,6 +2,7 @@ package paredown.refactor.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import paredown.UnusableRequest;
 import paredown.program.Sources;
 import paredown.refactor.Earlier;
 import paredown.refactor.Refactoring;
@@ -15,7 +16,7 @@ final class Composite {
   private final Refactoring whole;
   private final List<Judged> steps = new ArrayList<>();
   private final List<String> left = new ArrayList<>();
-  private Refused refused;
+  private RuntimeException refused;
   private Sources sources;
 
   private Composite(Refactoring whole, Sources sources) {
@@ -61,6 +62,10 @@ final class Composite {
       refused = refused == null ? met : refused;
       String place = met.places().isEmpty() ? "" : " (" + met.places().get(0) + ")";
       left.add("Left out: %s. %s%s".formatted(step.says(), met.getMessage(), place));
+    } catch (UnusableRequest met) {
+      // What it was about is gone by a step before it.
+      refused = refused == null ? met : refused;
+      left.add("Left out: %s. %s".formatted(step.says(), met.getMessage()));
     }
   }
 
@@ -78,6 +83,9 @@ final class Composite {
   private Judged judged(String summary) {
     Joined joined = new Joined(steps.stream().map(Joined.Part::of).toList());
     return new Judged(
-        whole, joined.change(summary, left), joined.verdict(), steps.get(0).program());
+        whole.doing(steps.stream().map(Judged::refactoring).toList()),
+        joined.change(summary, left),
+        joined.verdict(),
+        steps.get(0).program());
   }
 }
