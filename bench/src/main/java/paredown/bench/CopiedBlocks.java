@@ -1,7 +1,6 @@
 package paredown.bench;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -70,13 +69,7 @@ final class CopiedBlocks {
   }
 
   private List<Copy> copies() {
-    List<TypeFact> types =
-        new ArrayList<>(
-            planting.facts().types().stream()
-                .filter(type -> type.kind() == TypeFact.Kind.CLASS && type.outer().isEmpty())
-                .filter(type -> !type.head().isDeprecated())
-                .toList());
-    Collections.shuffle(types, random);
+    List<TypeFact> types = planting.classes(random);
     Set<TypeFact> used = new HashSet<>();
     List<Copy> copies = new ArrayList<>();
     for (TypeFact from : types) {
@@ -137,17 +130,6 @@ final class CopiedBlocks {
     String to = copy.to().range().file();
     int at = planting.end(copy.to().range()) - 1;
     planting.replace(to, at, at, "\n  " + renamed.replace("@Override", "") + "\n");
-    int imports = planting.importsOf(to);
-    planting.replace(
-        to,
-        imports,
-        imports,
-        " "
-            + planting
-                .text(file)
-                .text()
-                .lines()
-                .filter(line -> line.startsWith("import "))
-                .collect(Collectors.joining(" ")));
+    planting.takeImports(file, to);
   }
 }

@@ -1,7 +1,6 @@
 package paredown.bench;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -68,13 +67,7 @@ final class HalvesMovedIn {
   }
 
   private List<Half> halves() {
-    List<TypeFact> types =
-        new ArrayList<>(
-            planting.facts().types().stream()
-                .filter(type -> type.kind() == TypeFact.Kind.CLASS && type.outer().isEmpty())
-                .filter(type -> !type.isException() && !type.head().isDeprecated())
-                .toList());
-    Collections.shuffle(types, random);
+    List<TypeFact> types = planting.classes(random);
     Set<TypeFact> used = new HashSet<>();
     List<Half> halves = new ArrayList<>();
     for (TypeFact home : types) {
@@ -139,18 +132,7 @@ final class HalvesMovedIn {
     planting.replace(file, homeEnd, homeEnd, accessors.toString());
     int end = planting.end(half.wrong().range()) - 1;
     planting.replace(to, end, end, moved.toString());
-    int imports = planting.importsOf(to);
-    planting.replace(
-        to,
-        imports,
-        imports,
-        " "
-            + planting
-                .text(file)
-                .text()
-                .lines()
-                .filter(line -> line.startsWith("import "))
-                .collect(Collectors.joining(" ")));
+    planting.takeImports(file, to);
   }
 
   private static String getter(String field) {

@@ -1,7 +1,6 @@
 package paredown.bench;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -95,13 +94,7 @@ final class MisplacedMethods {
   }
 
   private List<Move> moves(int most) {
-    List<TypeFact> types =
-        new ArrayList<>(
-            planting.facts().types().stream()
-                .filter(type -> type.kind() == TypeFact.Kind.CLASS && type.outer().isEmpty())
-                .filter(type -> !type.isException() && !type.head().isDeprecated())
-                .toList());
-    Collections.shuffle(types, random);
+    List<TypeFact> types = planting.classes(random);
     Set<TypeFact> used = new HashSet<>();
     List<Move> moves = new ArrayList<>();
     for (TypeFact home : types) {
@@ -179,15 +172,7 @@ final class MisplacedMethods {
         planting.end(move.wrong().range()) - 1,
         planting.end(move.wrong().range()) - 1,
         "\n  static " + header + parameter + moved.substring(open) + "\n");
-    int firstImport = planting.importsOf(move.wrong().range().file());
-    String imports =
-        planting
-            .text(file)
-            .text()
-            .lines()
-            .filter(line -> line.startsWith("import "))
-            .collect(Collectors.joining(" "));
-    planting.replace(move.wrong().range().file(), firstImport, firstImport, " " + imports);
+    planting.takeImports(file, move.wrong().range().file());
     boolean isVoid = move.method().result().equals("void");
     String back = text.substring(0, text.indexOf('{') + 1);
     String given =

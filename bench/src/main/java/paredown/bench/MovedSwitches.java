@@ -1,7 +1,6 @@
 package paredown.bench;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
@@ -48,13 +47,7 @@ final class MovedSwitches {
   }
 
   private List<Move> moves() {
-    List<TypeFact> types =
-        new ArrayList<>(
-            planting.facts().types().stream()
-                .filter(type -> type.kind() == TypeFact.Kind.CLASS && type.outer().isEmpty())
-                .filter(type -> !type.head().isDeprecated())
-                .toList());
-    Collections.shuffle(types, random);
+    List<TypeFact> types = planting.classes(random);
     List<Move> moves = new ArrayList<>();
     for (TypeFact home : types) {
       List<String> codes = codes(home);

@@ -2,12 +2,14 @@ package paredown.bench;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -108,6 +110,30 @@ final class Planting {
   int importsOf(String file) {
     Matcher declaration = PACKAGE.matcher(text(file).text());
     return declaration.find() ? declaration.end() : 0;
+  }
+
+  /** Lets a file see by its imports what another one sees. */
+  void takeImports(String from, String to) {
+    int at = importsOf(to);
+    String imports =
+        text(from)
+            .text()
+            .lines()
+            .filter(line -> line.startsWith("import "))
+            .collect(Collectors.joining(" "));
+    replace(to, at, at, " " + imports);
+  }
+
+  /** The classes in files of their own that smells can be put into, in an order by lot. */
+  List<TypeFact> classes(Random random) {
+    List<TypeFact> types =
+        new ArrayList<>(
+            facts.types().stream()
+                .filter(type -> type.kind() == TypeFact.Kind.CLASS && type.outer().isEmpty())
+                .filter(type -> !type.isException() && !type.head().isDeprecated())
+                .toList());
+    Collections.shuffle(types, random);
+    return types;
   }
 
   void delete(String file) {
