@@ -286,9 +286,12 @@ public final class OwnerClass {
 
   /** Where the declarations of its fields begin, and then those of its methods. */
   public Stream<Integer> memberStarts() {
+    int opening = opening();
     return Stream.concat(
-        fields.stream().map(field -> field.range().declaration()),
-        methods.stream().map(method -> method.range().declaration()));
+            fields.stream().map(field -> field.range().declaration()),
+            methods.stream().map(method -> method.range().declaration()))
+        // Components of a record stand in its head.
+        .filter(start -> start > opening);
   }
 
   /** The type that has no other around it: everything private in there sees each other. */
