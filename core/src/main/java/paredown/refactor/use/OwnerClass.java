@@ -393,4 +393,12 @@ public final class OwnerClass {
             .toList();
     return method.name() + "(" + String.join(",", types) + ")";
   }
+
+  /** Whether making an object of a class does nothing so far. */
+  public boolean doesNothing() {
+    return constructors().isEmpty()
+        && fields().isEmpty()
+        && initialisers().isEmpty()
+        && element().getSuperclass().toString().equals("java.lang.Object");
+  }
 }

@@ -18,6 +18,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
+import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
@@ -359,5 +360,18 @@ final class CommonMembers {
     abstracted.forEach(each -> names.add(each.name()));
     siblings.forEach(sibling -> sibling.fields().values().forEach(each -> names.add(each.name())));
     return names;
+  }
+
+  /** The methods that stay, with those above that code asks for in their place when it goes up. */
+  Map<String, String> asked() {
+    Symbols symbols = first().program().symbols();
+    Map<String, String> asked = new LinkedHashMap<>();
+    slots().forEach((own, above) -> asked.put(symbols.key(own), symbols.key(above)));
+    for (OwnerClass.Method each : abstracted()) {
+      String above = MoveUp.above(this, each.key());
+      asked.put(each.key(), above);
+      siblings().forEach(sibling -> asked.put(sibling.methods().get(each).key(), above));
+    }
+    return asked;
   }
 }

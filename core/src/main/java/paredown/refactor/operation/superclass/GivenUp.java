@@ -207,7 +207,7 @@ record GivenUp(
             ? program.types().isSameType(type, wanted)
             : !type.getKind().isPrimitive() && program.types().isSubtype(type, wanted);
     boolean first =
-        doesNothing(common.parent()) && before.stream().allMatch(each -> isInert(program, each));
+        common.parent().doesNothing() && before.stream().allMatch(each -> isInert(program, each));
     boolean plain =
         trees.element(value) != null && trees.element(value).getKind() == ElementKind.PARAMETER
             || (first || isInert(program, value)) && CodeElsewhere.instance(trees, value).isEmpty();
@@ -218,14 +218,6 @@ record GivenUp(
 
   private static boolean isInert(Program program, TreePath code) {
     return Shift.isInert(program, new CalmCalls(program), code);
-  }
-
-  /** Whether making an object of a class does nothing so far. */
-  private static boolean doesNothing(OwnerClass type) {
-    return type.constructors().isEmpty()
-        && type.fields().isEmpty()
-        && type.initialisers().isEmpty()
-        && type.element().getSuperclass().toString().equals("java.lang.Object");
   }
 
   /** Whether the values are given in the order in which the fields are set. */

@@ -220,7 +220,7 @@ final class MembersAbove {
         all.add(each);
       }
     }
-    Map<String, String> keys = new LinkedHashMap<>(MoveUp.asked(common));
+    Map<String, String> keys = new LinkedHashMap<>(common.asked());
     keys.putAll(MoveUp.became(common));
     DocsElsewhere docs = new DocsElsewhere(trees, names, parent.element(), keys);
     all.addAll(docs.edits(start, end));

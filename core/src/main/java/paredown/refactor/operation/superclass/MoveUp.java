@@ -13,7 +13,6 @@ import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.program.Symbols;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
@@ -92,18 +91,5 @@ record MoveUp(ExtractSuperclass whole) implements Step {
           each -> became.put(sibling.methods().get(each).key(), above(common, each.key())));
     }
     return became;
-  }
-
-  /** The methods that stay, with those above that code asks for in their place when it goes up. */
-  static Map<String, String> asked(CommonMembers common) {
-    Symbols symbols = common.first().program().symbols();
-    Map<String, String> asked = new LinkedHashMap<>();
-    common.slots().forEach((own, above) -> asked.put(symbols.key(own), symbols.key(above)));
-    for (OwnerClass.Method each : common.abstracted()) {
-      String above = above(common, each.key());
-      asked.put(each.key(), above);
-      common.siblings().forEach(sibling -> asked.put(sibling.methods().get(each).key(), above));
-    }
-    return asked;
   }
 }

@@ -99,7 +99,7 @@ final class MoveUpPlan {
                 Listed.of(common.owners().stream().map(OwnerClass::writtenName).toList())),
         new EditedFiles(program).of(edits),
         became,
-        MoveUp.asked(common),
+        common.asked(),
         ReadableFiles.paths(program),
         new Change.Report(api(seen), wider, List.of(), notes).assuming(parent.assumptions().all()));
   }
