@@ -1,10 +1,8 @@
 package paredown.bench;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -17,12 +15,12 @@ import paredown.smell.Evidence;
 import paredown.smell.Smell;
 
 /**
- * Copies the code of static methods into another class, under other names for all their variables,
- * and looks for the duplicates.
+ * Copies the code of methods into another class, under other names for all their variables, and
+ * looks for the duplicates.
  */
 final class CopiedBlocks {
-  private static final int STATEMENTS = 6;
-  private static final int WORDS = 45;
+  private static final int STATEMENTS = 5;
+  private static final int WORDS = 35;
   private static final int MOST = 12;
 
   private final Planting planting;
@@ -101,7 +99,9 @@ final class CopiedBlocks {
             .filter(span -> span.depth() == 0)
             .mapToInt(span -> span.wording().words())
             .sum();
-    return method.isStatic()
+    return !method.isConstructor()
+        && !method.overrides()
+        && method.head().annotations().isEmpty()
         && !method.head().is(Modifier.SYNCHRONIZED)
         && method.body().statements() >= STATEMENTS
         && words >= WORDS
@@ -113,23 +113,20 @@ final class CopiedBlocks {
     String file = copy.from().range().file();
     int start = planting.start(copy.method().range());
     int end = planting.end(copy.method().range());
-    Map<Integer, String> before = new HashMap<>();
-    for (LocalUse use : copy.method().body().locals()) {
-      before.put(use.offset() + use.name().length(), "OfIt");
-    }
-    String text = planting.slice(file, start, end, before);
-    String renamed = text.replaceFirst("\\b" + copy.method().name() + "\\(", "copiedFromThere(");
-    for (MethodFact.Parameter each : copy.method().parameters()) {
-      int body = renamed.indexOf('{');
-      String head =
-          renamed
-              .substring(0, body)
-              .replaceAll("\\b" + each.name() + "\\b(?=\\s*[,)])", each.name() + "OfIt");
-      renamed = head + renamed.substring(body);
+    String renamed =
+        planting
+            .text(file)
+            .slice(start, end)
+            .replaceFirst("\\b" + copy.method().name() + "\\(", "copiedFromThere(");
+    Set<String> variables = new HashSet<>();
+    copy.method().body().locals().stream().map(LocalUse::name).forEach(variables::add);
+    copy.method().parameters().forEach(each -> variables.add(each.name()));
+    for (String each : variables) {
+      renamed = renamed.replaceAll("(?<![\\w.$])" + each + "(?![\\w$(])", each + "OfIt");
     }
     String to = copy.to().range().file();
     int at = planting.end(copy.to().range()) - 1;
-    planting.replace(to, at, at, "\n  " + renamed.replace("@Override", "") + "\n");
+    planting.replace(to, at, at, "\n  " + renamed + "\n");
     planting.takeImports(file, to);
   }
 }

@@ -11,8 +11,8 @@ import paredown.facts.TypeFact;
  * through methods that only give or set them.
  *
  * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006. Classes above it, below it
- * and nested in the same top-level class are not foreign; nor are constants, and parts that nobody
- * else uses.
+ * and nested in the same top-level class are not foreign; nor are constants, and parts that it
+ * holds and nobody else uses.
  */
 public final class ForeignData {
   private ForeignData() {}
@@ -34,9 +34,11 @@ public final class ForeignData {
     return found;
   }
 
-  /** Whether a class is there for another one alone. */
+  /** Whether a class is there for another one alone, which holds an object of it. */
   private static boolean isPart(TypeFact other, TypeFact type, Clients clients) {
-    return !other.isPublic() && clients.of(other).equals(Set.of(type.name()));
+    return !other.isPublic()
+        && type.instanceFields().stream().anyMatch(each -> each.type().equals(other.simpleName()))
+        && clients.of(other).equals(Set.of(type.name()));
   }
 
   /** Whether what one class uses of another is foreign to it. */
