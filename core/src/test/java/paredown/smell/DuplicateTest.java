@@ -81,6 +81,37 @@ class DuplicateTest {
   }
 
   @Test
+  void findsWhatBeginsAsCodeEverywhereDoes() {
+    String sum =
+        """
+        public class %s {
+          int sum(java.util.List<String> %s) {
+            int total = 0;
+            for (String each : %s) {
+              if (each.isBlank() || each.startsWith("x")) { total += each.strip().length(); }
+            }
+            total -= Integer.parseInt(%s.get(0).substring(1));
+            System.out.println(total);
+            return total;
+          }
+        }
+        """;
+    StringBuilder others = new StringBuilder("public class Tally {\n");
+    for (int i = 0; i < 45; i++) {
+      others.append("  int n%d() { int n = 0; n += %d; return n * n; }\n".formatted(i, i));
+    }
+    Found found =
+        Found.in(
+            folder,
+            others.append("}\n").toString(),
+            sum.formatted("Berths", "names", "names", "names"),
+            sum.formatted("Course", "marks", "marks", "marks"));
+    assertTrue(
+        found.of(Form.REPEATED).contains("Berths: 7 lines stand in Course, too"),
+        found.of(Form.REPEATED).toString());
+  }
+
+  @Test
   void weighsMoreWhereItStandsMoreOften() {
     int twice = Found.in(folder, board("")).one(Form.REPEATED).weight();
     String third =

@@ -114,9 +114,17 @@ public final class Duplicate implements Detector {
   @Override
   public Stream<Finding> find(Grounds grounds) {
     Map<List<Long>, Set<Run>> clusters = new LinkedHashMap<>();
-    for (List<Place> alike : places(grounds).values()) {
+    Map<Long, List<Place>> places = places(grounds);
+    Set<Long> common = new HashSet<>();
+    places.forEach(
+        (wording, alike) -> {
+          if (alike.size() > MANY) {
+            common.add(wording);
+          }
+        });
+    for (List<Place> alike : places.values()) {
       if (alike.size() > 1 && alike.size() <= MANY) {
-        pairs(alike, clusters);
+        pairs(alike, common, clusters);
       }
     }
     List<List<Run>> kept = withoutInner(clusters);
@@ -132,7 +140,11 @@ public final class Duplicate implements Detector {
   }
 
   /** A statement in its row. */
-  private record Place(Row row, int index) {}
+  private record Place(Row row, int index) {
+    Place back(int statements) {
+      return new Place(row, index - statements);
+    }
+  }
 
   private static Map<Long, List<Place>> places(Grounds grounds) {
     Map<Long, List<Place>> places = new LinkedHashMap<>();
@@ -176,12 +188,16 @@ public final class Duplicate implements Detector {
     return List.copyOf(open.values());
   }
 
-  private static void pairs(List<Place> alike, Map<List<Long>, Set<Run>> clusters) {
+  private static void pairs(
+      List<Place> alike, Set<Long> common, Map<List<Long>, Set<Run>> clusters) {
     for (int i = 0; i < alike.size(); i++) {
       for (int j = i + 1; j < alike.size(); j++) {
         Place one = alike.get(i);
         Place other = alike.get(j);
-        if (!isOverload(one.row().owned(), other.row().owned()) && !goesOnBefore(one, other)) {
+        int before = common(one, other, common);
+        if (before >= 0 && !isOverload(one.row().owned(), other.row().owned())) {
+          one = one.back(before);
+          other = other.back(before);
           int length = length(one, other);
           Run first = new Run(one.row(), one.index(), one.index() + length - 1);
           Run second = new Run(other.row(), other.index(), other.index() + length - 1);
@@ -207,11 +223,24 @@ public final class Duplicate implements Detector {
             && !one.method().signature().equals(other.method().signature());
   }
 
-  private static boolean goesOnBefore(Place one, Place other) {
-    return one.index() > 0
-        && other.index() > 0
-        && hash(one, -1) == hash(other, -1)
-        && !(one.row() == other.row() && one.index() == other.index() - 1);
+  /**
+   * How many statements that stand everywhere a run begins with, before these two; below 0 where
+   * one of those before them is not so common, and the run is found from there.
+   */
+  private static int common(Place one, Place other, Set<Long> common) {
+    int most = Math.min(one.index(), other.index());
+    if (one.row() == other.row()) {
+      int apart = other.index() - one.index();
+      most = apart == 1 ? 0 : Math.min(most, apart - 1);
+    }
+    int back = 0;
+    while (back < most && hash(one, -back - 1) == hash(other, -back - 1)) {
+      if (!common.contains(hash(one, -back - 1))) {
+        return -1;
+      }
+      back++;
+    }
+    return back;
   }
 
   private static long hash(Place place, int step) {
