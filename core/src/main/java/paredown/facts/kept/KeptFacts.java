@@ -1,5 +1,6 @@
 package paredown.facts.kept;
 
+import java.nio.BufferUnderflowException;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -68,9 +69,14 @@ public final class KeptFacts {
   }
 
   private void unpack(byte[] packed) {
-    Unpacking in = new Unpacking(packed);
-    if (in.text().equals(surroundings)) {
-      in.all(() -> KeptFile.from(in)).forEach(file -> before.put(file.file(), file));
+    try {
+      Unpacking in = new Unpacking(packed);
+      if (in.text().equals(surroundings)) {
+        in.all(() -> KeptFile.from(in)).forEach(file -> before.put(file.file(), file));
+      }
+    } catch (BufferUnderflowException | IndexOutOfBoundsException | NegativeArraySizeException e) {
+      // Another version kept it in another form.
+      before.clear();
     }
   }
 

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -20,6 +21,7 @@ import paredown.facts.Drawn;
 import paredown.facts.FactsReader;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
+import paredown.project.Workspace;
 import paredown.text.Lexer;
 import paredown.text.Token;
 
@@ -89,6 +91,14 @@ class KeptFactsTest {
     bytes[bytes.length / 2] ^= 1;
     Files.write(kept, bytes);
     assertEquals(texts.keySet(), drawnAgain());
+  }
+
+  @Test
+  void whatAnotherVersionKeptInAnotherFormIsNotUsed() {
+    for (String other : List.of("", "facts", "\u0001\u00ff\u00ff\u0003")) {
+      new Workspace(folder).cache("facts", other.getBytes(StandardCharsets.ISO_8859_1));
+      assertEquals(texts.keySet(), drawnAgain());
+    }
   }
 
   @Test
