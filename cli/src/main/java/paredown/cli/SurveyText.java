@@ -13,6 +13,7 @@ import paredown.smell.Finding;
 import paredown.smell.FirstScreen;
 import paredown.smell.Smell;
 import paredown.text.Counted;
+import paredown.text.Wrapped;
 
 /** A survey as text: at most one screen, worst first. */
 final class SurveyText {
@@ -122,7 +123,7 @@ final class SurveyText {
       String indent = " ".repeat(terminal.width() - room);
       // Who looks for a line in a pipe finds it whole.
       int end = terminal.outIsTerminal() ? room - more.length() : Integer.MAX_VALUE;
-      text.append(String.join("\n" + indent, Columns.wrapped(finding.summary(), end)))
+      text.append(String.join("\n" + indent, Wrapped.lines(finding.summary(), end)))
           .append(terminal.faint(more))
           .append('\n');
     }

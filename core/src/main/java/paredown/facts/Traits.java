@@ -53,8 +53,7 @@ public record Traits(
     }
   }
 
-  public static final Traits NONE =
-      new Traits(List.of(), List.of(), List.of(), List.of(), 0, Set.of());
+  static final Traits NONE = new Traits(List.of(), List.of(), List.of(), List.of(), 0, Set.of());
 
   /**
    * A chain of calls, each on what the one before gives.

@@ -108,6 +108,7 @@ public final class Candidates {
     List<Evidence.Group> groups =
         finding.evidence().groups().stream().filter(group -> !group.fields().isEmpty()).toList();
     Set<String> going = new HashSet<>();
+    List<ExtractClass> alone = new ArrayList<>();
     List<Evidence.Group> others = new ArrayList<>(groups);
     if (others.size() > 1) {
       // What the class is about goes last, and only where most of the class is something else.
@@ -126,13 +127,13 @@ public final class Candidates {
       boolean disjoint = fields.stream().noneMatch(going::contains);
       if (!fields.isEmpty() && disjoint && group.size() > 2) {
         going.addAll(fields);
-        found.addAll(extracts(fields, group));
+        List<Candidate> ways = extracts(fields, group);
+        found.addAll(ways);
+        alone.add(((Cure.Extract) ways.get(ways.size() - 1).cure()).refactoring());
       }
     }
-    if (found.size() > 1 && others.size() <= AT_ONCE) {
-      List<ExtractClass> all =
-          found.stream().map(each -> ((Cure.Extract) each.cure()).refactoring()).toList();
-      found.add(new Candidate(finding.id(), new Cure.Apart(new ExtractGroups(type.name(), all))));
+    if (alone.size() > 1 && others.size() <= AT_ONCE) {
+      found.add(new Candidate(finding.id(), new Cure.Apart(new ExtractGroups(type.name(), alone))));
     }
     return found;
   }
@@ -140,7 +141,7 @@ public final class Candidates {
   /**
    * What could be done with a group: its fields go with the methods that need nothing else. Where
    * that is little of its logic, all its methods go, too, and those that need their old object are
-   * given it.
+   * given it. The last takes the least along.
    */
   private List<Candidate> extracts(List<String> fields, Evidence.Group group) {
     Candidate alone = extract(fields, group.name());

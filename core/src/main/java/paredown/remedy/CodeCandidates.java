@@ -164,9 +164,10 @@ record CodeCandidates(
     Set<String> names = new HashSet<>();
     for (List<RepeatedRun> each : runs) {
       RepeatedRun run = each.stream().filter(RepeatedRun::isPlain).findFirst().orElse(each.get(0));
-      String name = sharedName(run);
+      String plain = sharedName(run);
+      String name = plain;
       for (int i = 2; !names.add(name); i++) {
-        name = sharedName(run) + i;
+        name = plain + i;
       }
       all.add(new ExtractMethod(run.place(), name, Optional.empty(), which, Set.of()));
     }

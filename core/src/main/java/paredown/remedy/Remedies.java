@@ -42,10 +42,7 @@ public record Remedies(
     untried = List.copyOf(untried);
   }
 
-  /**
-   * How many remedies are enough, and how long it may take to find them. One more is tried where
-   * the time is up before any is found.
-   */
+  /** How many remedies are enough, and how long it may take to find them. One at least is tried. */
   public record Patience(int enough, Duration most) {
     /** For somebody who waits for an answer. */
     public static final Patience SHORT = new Patience(4, Duration.ofSeconds(12));
@@ -84,7 +81,7 @@ public record Remedies(
         continue;
       }
       boolean late = System.nanoTime() - begin > patience.most().toNanos();
-      if (found.size() >= patience.enough() || late && !dropped.isEmpty()) {
+      if (found.size() >= patience.enough() || late && found.size() + dropped.size() > 0) {
         untried.add(candidate);
         continue;
       }

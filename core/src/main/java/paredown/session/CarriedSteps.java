@@ -5,6 +5,7 @@ import java.util.stream.Collectors;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
+import paredown.refactor.plan.Arguments;
 
 /**
  * Steps that were planned one after the other and are applied as one.
@@ -24,7 +25,7 @@ record CarriedSteps(List<Refactoring> all) implements Refactoring {
 
   @Override
   public String command() {
-    return all.stream().map(Refactoring::command).collect(Collectors.joining(StepsFile.AND));
+    return all.stream().map(Refactoring::command).collect(Collectors.joining(Arguments.AND));
   }
 
   @Override

@@ -16,9 +16,6 @@ import paredown.text.SourceText;
  * what it did. Code is named by what it says, not by the lines where it stood.
  */
 final class StepsFile {
-  /** What stands between the commands of steps that were applied as one. */
-  static final String AND = " && ";
-
   private static final String HEAD =
       "# Steps that pare carry does again, a command a line. Lines that belong together have no empty\n"
           + "# line between them; what stands behind # above them says what they do.\n";
@@ -34,7 +31,7 @@ final class StepsFile {
     for (Step step : journal.steps()) {
       if (step.state() == StepState.VERIFIED) {
         text.append("\n# ").append(said(step.summary())).append('\n');
-        for (String command : step.command().split(AND)) {
+        for (String command : step.command().split(Arguments.AND)) {
           text.append(said(step, command)).append('\n');
         }
       }

@@ -101,7 +101,9 @@ public final class KeptFacts {
     }
     Set<String> seeing = seeing(changed, all.values());
     if (!seeing.isEmpty()) {
+      List<CompileError> met = elsewhere;
       draw(seeing);
+      elsewhere = Stream.concat(met.stream(), elsewhere.stream()).distinct().toList();
     }
     all.putAll(fresh);
     return new Drawn(files.stream().map(all::get).flatMap(Stream::ofNullable).toList(), elsewhere);
@@ -177,9 +179,7 @@ public final class KeptFacts {
       return;
     }
     List<KeptFile> all =
-        files.parallelStream()
-            .map(file -> Optional.ofNullable(fresh.get(file)))
-            .flatMap(Optional::stream)
+        fresh.values().parallelStream()
             .map(file -> KeptFile.of(file, contents.get(file.file())))
             .collect(Collectors.toCollection(ArrayList::new));
     before.values().stream().filter(file -> !fresh.containsKey(file.file())).forEach(all::add);

@@ -9,6 +9,9 @@ import paredown.refactor.RefusalKind;
 
 /** Arguments of a command as they are typed. */
 public final class Arguments {
+  /** What stands between the commands of steps that are one change. */
+  public static final String AND = " && ";
+
   private Arguments() {}
 
   /** A word, within quotes where a shell would take some of its signs for its own. */

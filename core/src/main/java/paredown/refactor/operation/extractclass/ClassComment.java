@@ -2,6 +2,7 @@ package paredown.refactor.operation.extractclass;
 
 import java.util.List;
 import paredown.text.Listed;
+import paredown.text.Wrapped;
 
 /**
  * The comment of a new class, which says what of the old one it is; of several lines where it is
@@ -25,20 +26,17 @@ record ClassComment(String opening, String closing) {
     if (oneLine.length() + owner.length() + "{@link }. */".length() <= WIDE) {
       return new ClassComment(oneLine, "}. */" + end);
     }
-    StringBuilder text = new StringBuilder(outer + "/**" + end);
-    StringBuilder line = new StringBuilder(outer + " *");
-    for (String word : ("The " + Listed.of(names) + of).strip().split(" ")) {
-      if (line.length() + 1 + word.length() > WIDE) {
-        text.append(line).append(end);
-        line = new StringBuilder(outer + " *");
-      }
-      line.append(' ').append(word);
-    }
-    if (line.length() + owner.length() + " {@link }.".length() > WIDE) {
-      text.append(line).append(end);
-      line = new StringBuilder(outer + " *");
-    }
+    String prefix = outer + " * ";
+    List<String> lines = Wrapped.lines("The " + Listed.of(names) + of, WIDE - prefix.length());
+    String last = prefix + lines.get(lines.size() - 1);
+    boolean room = last.length() + owner.length() + " {@link }.".length() <= WIDE;
     return new ClassComment(
-        text.append(line).append(' ').toString(), "}." + end + outer + " */" + end);
+        outer
+            + "/**"
+            + end
+            + prefix
+            + String.join(end + prefix, lines)
+            + (room ? " " : end + prefix),
+        "}." + end + outer + " */" + end);
   }
 }

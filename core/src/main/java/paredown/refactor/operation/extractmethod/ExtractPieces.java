@@ -8,6 +8,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.code.Place;
+import paredown.refactor.plan.Arguments;
 import paredown.text.Counted;
 
 /**
@@ -55,7 +56,7 @@ public record ExtractPieces(List<ExtractMethod> pieces) implements Refactoring {
 
   @Override
   public String command() {
-    return pieces.stream().map(ExtractMethod::command).collect(Collectors.joining(" && "));
+    return pieces.stream().map(ExtractMethod::command).collect(Collectors.joining(Arguments.AND));
   }
 
   @Override
