@@ -217,6 +217,13 @@ final class MoveCommand extends PareCommand {
     private String target;
 
     @Option(
+        names = "--in-strings",
+        description =
+            "Say its new whole name in strings, too, and in files that are not Java, such as lists "
+                + "of services.")
+    private boolean inStrings;
+
+    @Option(
         names = "--accept",
         paramLabel = "REFUSAL",
         split = ",",
@@ -228,7 +235,7 @@ final class MoveCommand extends PareCommand {
     @Override
     Preview preview(Session session) {
       return session.preview(
-          new MoveType(type, target, Accepted.of(accepted, MoveType.acceptable())));
+          new MoveType(type, target, inStrings, Accepted.of(accepted, MoveType.acceptable())));
     }
   }
 }

@@ -17,8 +17,9 @@ import picocli.CommandLine.Parameters;
     versionProvider = Pare.Version.class,
     description = {
       "Gives a type, a member or a variable another name, wherever it is meant.",
-      "A type takes its file along, and a method all that override it or are overridden by it. Text",
-      "in strings and in other files stays as it is."
+      "A type takes its file along, and a method all that override it or are overridden by it; a",
+      "component of a record its accessor. Strings and other files stay as they are unless",
+      "--in-strings is said."
     },
     footer = {
       "",
@@ -27,13 +28,16 @@ import picocli.CommandLine.Parameters;
       "  pare rename Sailing#tide --name highWater --accessors",
       "  pare rename 'Sailing#crossing()' --name minutesAtSea",
       "  pare rename 'DeckPlan#deckFor(Passenger)#passenger' --name guest",
+      "  pare rename Sailing --name Crossing --in-strings",
       "",
       "Without --apply nothing is written. --apply runs the project's tests."
     })
 final class RenameCommand extends ChangeCommand {
   @Parameters(
       paramLabel = "TYPE[#MEMBER[#VARIABLE]]",
-      description = "What gets another name, as short as one meaning is left.")
+      description =
+          "What gets another name, as short as one meaning is left; a variable may be a type "
+              + "variable.")
   private String what;
 
   @Option(names = "--name", paramLabel = "NAME", required = true, description = "The new name.")
@@ -43,6 +47,14 @@ final class RenameCommand extends ChangeCommand {
       names = "--accessors",
       description = "Let the plain accessors of a field follow, getTide and setTide for example.")
   private boolean accessors;
+
+  @Option(
+      names = "--in-strings",
+      description =
+          "Say the new name in strings, too: the whole name of a type, also in files that are not "
+              + "Java, such as lists of services; and strings that are just a member's name, in "
+              + "files that know its class.")
+  private boolean inStrings;
 
   @Option(
       names = "--accept",
@@ -67,7 +79,7 @@ final class RenameCommand extends ChangeCommand {
             "Only a field has accessors that could be renamed after it.", "Leave --accessors out.");
       }
       return session.preview(
-          new RenameType(what, name, Accepted.of(accepted, RenameType.acceptable())));
+          new RenameType(what, name, inStrings, Accepted.of(accepted, RenameType.acceptable())));
     }
     return session.preview(
         new Rename(
@@ -76,6 +88,7 @@ final class RenameCommand extends ChangeCommand {
             parts.size() > 2 ? parts.get(2) : "",
             name,
             accessors,
+            inStrings,
             Accepted.of(accepted, Rename.acceptable())));
   }
 }

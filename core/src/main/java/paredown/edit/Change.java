@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import paredown.program.Sources;
 import paredown.project.Fingerprint;
 import paredown.text.SourceText;
+import paredown.text.WholeWord;
 
 /**
  * A change is what a refactoring would do to the files, not yet written.
@@ -101,10 +102,42 @@ public record Change(
     return fingerprint.hex(6);
   }
 
+  /**
+   * Whether a type that was written so before is written so now. A type variable is shown by its
+   * name only: what it means is looked at where it is used.
+   */
+  public boolean isSameType(String before, String now) {
+    if (before.equals(now)) {
+      return true;
+    }
+    String renamed = before;
+    for (Map.Entry<String, String> each : became.entrySet()) {
+      if (each.getKey().startsWith("tvar ")) {
+        renamed =
+            WholeWord.of(each.getKey().split(" ")[1])
+                .matcher(renamed)
+                .replaceAll(each.getValue().split(" ")[1]);
+      }
+    }
+    return renamed.equals(now);
+  }
+
+  /** The same without what it does to files that are not code. */
+  public Change ofCode() {
+    List<ChangedFile> code = files.stream().filter(ChangedFile::isCode).toList();
+    return new Change(summary, code, became, becameForSelf, renamedTypes, affected, report);
+  }
+
   /** The sources with this change done, in memory. */
   public Sources after(Sources before) {
-    return before.after(
-        files.stream().filter(file -> !file.isDeleted()).map(ChangedFile::after).toList(), gone());
+    Map<Boolean, List<SourceText>> written =
+        files.stream()
+            .filter(file -> !file.isDeleted())
+            .collect(
+                Collectors.partitioningBy(
+                    ChangedFile::isCode,
+                    Collectors.mapping(ChangedFile::after, Collectors.toList())));
+    return before.after(written.get(true), written.get(false), gone());
   }
 
   /** The changed file that has a path afterwards. */

@@ -39,6 +39,17 @@ public record ChangedFile(
     return new ChangedFile(path, before, after, List.of(), List.of(), List.of(), List.of());
   }
 
+  /**
+   * Whether it is Java that the compiler reads with the rest: all but lists, settings and texts.
+   */
+  public boolean isCode() {
+    return isCode(path);
+  }
+
+  static boolean isCode(String path) {
+    return path.endsWith(".java") && !path.endsWith("module-info.java");
+  }
+
   public boolean isNew() {
     return before.isEmpty();
   }

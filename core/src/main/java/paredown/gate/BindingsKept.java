@@ -35,6 +35,9 @@ final class BindingsKept {
   /** What a new variable has by its value, which is looked at itself, and where it is named. */
   private static final Set<UseKind> OF_NEW = EnumSet.of(UseKind.CONSTANT, UseKind.INFERRED);
 
+  /** What tells a type by its text only. */
+  private static final Set<UseKind> SHOWING_TYPES = EnumSet.of(UseKind.LAMBDA, UseKind.INFERRED);
+
   private static final Pattern OF_THIS = Pattern.compile("\\bthis\\s*\\.\\s*$");
 
   private final Program before;
@@ -93,9 +96,13 @@ final class BindingsKept {
       return;
     }
     String expected = expected(was.get(), use, old.run());
-    if (!expected.equals(use.key())) {
+    boolean same =
+        SHOWING_TYPES.contains(use.kind())
+            ? change.isSameType(expected, use.key())
+            : expected.equals(use.key());
+    if (!same) {
       broke(meant(use, was.get()) + ": " + expected + " would become " + use.key());
-    } else if (!was.get().type().equals(use.type()) && !isSelf(was.get())) {
+    } else if (!change.isSameType(was.get().type(), use.type()) && !isSelf(was.get())) {
       broke(
           meant(use, was.get()) + ": its type " + was.get().type() + " would become " + use.type());
     }

@@ -20,7 +20,8 @@ public final class Gates {
    *
    * @param before the affected files as they are
    */
-  public static Verdict check(Program before, Change change) {
+  public static Verdict check(Program before, Change whole) {
+    Change change = whole.ofCode();
     Map<String, String> merged = merged(before, change);
     return check(before.calling(merged), change, oldNames(change, merged.keySet()));
   }

@@ -250,7 +250,7 @@ final class StructureKept {
     }
     String type = type(after, now.path());
     String expected = type(before, then.path());
-    if (!type.equals(expected) && !isSelf(then) && !isUnused(now)) {
+    if (!change.isSameType(expected, type) && !isSelf(then) && !isUnused(now)) {
       types.add(sentence(unit, now, "would have the type " + type + " instead of " + expected));
     }
   }

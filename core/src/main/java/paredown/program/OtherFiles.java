@@ -2,6 +2,7 @@ package paredown.program;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,10 +12,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import paredown.project.Project;
 import paredown.project.WrittenFiles;
+import paredown.text.SourceText;
 import paredown.text.WholeWord;
 
 /** The files of a project that are not Java and could name its classes all the same. */
@@ -25,45 +28,76 @@ public final class OtherFiles {
 
   private static final Set<String> DATA =
       Set.of("xml", "properties", "yml", "yaml", "json", "html", "xhtml", "tld", "conf", "toml");
-  private static final Path SERVICES = Path.of("META-INF", "services");
+  private static final String SERVICES = "META-INF/services/";
   private static final long LARGEST = 1 << 20;
 
-  private record Text(String path, String text, boolean code) {}
+  private final List<SourceText> files = new ArrayList<>();
 
-  private final List<Text> files = new ArrayList<>();
+  private OtherFiles(Collection<SourceText> files) {
+    this.files.addAll(files);
+    this.files.sort(Comparator.comparing(SourceText::path));
+  }
 
   /** Reads the files of a project, up to a megabyte each. */
-  OtherFiles(Project project) {
+  static OtherFiles of(Project project) {
+    List<SourceText> files = new ArrayList<>();
     WrittenFiles.below(project.root())
         .forEach(
             (file, size) -> {
-              String ending = file.getFileName().toString().replaceAll(".*\\.", "");
-              boolean code = CODE.contains(ending);
-              boolean service = file.getParent().endsWith(SERVICES);
-              boolean listed = project.relative(file).contains("META-INF/");
-              boolean read = code || listed || DATA.contains(ending) || isModule(file);
-              if (service) {
-                // It is named after what its classes do.
-                String name = file.getFileName().toString();
-                files.add(new Text(project.relative(file), name, false));
-              }
+              String path = project.relative(file);
+              boolean listed = path.contains("META-INF/");
+              boolean read =
+                  isCode(path)
+                      || listed
+                      || DATA.contains(ending(path))
+                      || file.endsWith("module-info.java");
               if (read && size <= LARGEST && Files.isReadable(file)) {
-                files.add(new Text(project.relative(file), text(file), code));
+                files.add(text(path, file));
               }
             });
-    files.sort(Comparator.comparing(Text::path));
+    return new OtherFiles(files);
   }
 
-  private static boolean isModule(Path file) {
-    return file.endsWith("module-info.java");
+  private static String ending(String path) {
+    return path.substring(path.lastIndexOf('/') + 1).replaceAll(".*\\.", "");
   }
 
-  private static String text(Path file) {
+  private static boolean isCode(String path) {
+    return CODE.contains(ending(path));
+  }
+
+  /** What the name of a list of services says: the type that they do it for. Empty for others. */
+  public static String service(String path) {
+    int services = path.lastIndexOf(SERVICES);
+    String name = services < 0 ? "" : path.substring(services + SERVICES.length());
+    return name.contains("/") ? "" : name;
+  }
+
+  private static SourceText text(String path, Path file) {
     try {
-      return new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1);
+      byte[] bytes = Files.readAllBytes(file);
+      try {
+        return SourceText.decode(path, bytes, StandardCharsets.UTF_8);
+      } catch (CharacterCodingException e) {
+        return SourceText.decode(path, bytes, StandardCharsets.ISO_8859_1);
+      }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** The same with some texts changed, and some files less. */
+  OtherFiles with(Collection<SourceText> changed, Set<String> gone) {
+    List<SourceText> all = new ArrayList<>(changed);
+    Set<String> paths = new TreeSet<>(gone);
+    changed.forEach(text -> paths.add(text.path()));
+    files.stream().filter(text -> !paths.contains(text.path())).forEach(all::add);
+    return new OtherFiles(all);
+  }
+
+  /** Those that are not code of another language, which has imports of its own. */
+  public List<SourceText> data() {
+    return files.stream().filter(file -> !isCode(file.path())).toList();
   }
 
   /**
@@ -73,18 +107,34 @@ public final class OtherFiles {
    * @param members simple names
    */
   public Optional<String> naming(String type, Collection<String> members) {
+    return naming(type, members, false);
+  }
+
+  /** The same, in code of another language only. */
+  public Optional<String> codeNaming(String type, Collection<String> members) {
+    return naming(type, members, true);
+  }
+
+  private Optional<String> naming(String type, Collection<String> members, boolean onlyCode) {
     String simple = type.substring(type.lastIndexOf('.') + 1);
-    Pattern whole = WholeWord.matching(Pattern.quote(type).replace(".", "\\E[.$/]\\Q"));
+    Pattern whole =
+        Pattern.compile(
+            "(?<![\\w$])" + Pattern.quote(type).replace(".", "\\E[.$/]\\Q") + "(?!\\w)");
     Pattern ending = WholeWord.of(simple);
-    for (Text file : files) {
-      boolean named = (file.code() ? ending : whole).matcher(file.text()).find();
-      if (named) {
+    for (SourceText file : files) {
+      boolean code = isCode(file.path());
+      if (onlyCode && !code) {
+        continue;
+      }
+      // A list of services is named after what its classes do.
+      String text = service(file.path()) + "\n" + file.text();
+      if ((code ? ending : whole).matcher(text).find()) {
         for (String member : members) {
-          Matcher found = WholeWord.of(member).matcher(file.text());
+          Matcher found =
+              Pattern.compile("(?<![\\w$])" + Pattern.quote(member) + "(?!\\w)").matcher(text);
           if (found.find()) {
-            long line =
-                file.text().substring(0, found.start()).chars().filter(c -> c == '\n').count();
-            return Optional.of(file.path() + ":" + (line + 1));
+            long line = text.substring(0, found.start()).chars().filter(c -> c == '\n').count();
+            return Optional.of(file.path() + ":" + Math.max(1, line));
           }
         }
       }

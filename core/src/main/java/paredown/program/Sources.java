@@ -70,10 +70,14 @@ public final class Sources {
    * not change is shared, so that it is read once.
    *
    * @param written the texts under their paths; a new one is below a source root of the project
+   * @param others those of files that are not Java
    * @param gone the paths that hold no file any more
    */
-  public Sources after(Collection<SourceText> written, Set<String> gone) {
-    return new Sources(this, written, gone);
+  public Sources after(
+      Collection<SourceText> written, Collection<SourceText> others, Set<String> gone) {
+    Sources after = new Sources(this, written, gone);
+    after.others = others.isEmpty() ? null : others().with(others, gone);
+    return after;
   }
 
   /** A file that is not there yet, of the module whose source root it is below. */
@@ -137,7 +141,7 @@ public final class Sources {
   /** The project's files that are not Java, read when they are first asked for. */
   public synchronized OtherFiles others() {
     if (others == null) {
-      others = before == null ? new OtherFiles(project) : before.others();
+      others = before == null ? OtherFiles.of(project) : before.others();
     }
     return others;
   }

@@ -199,7 +199,8 @@ record RefactoringCase(
     if (operation.get(0).equals("rename")) {
       String[] named = operation.get(1).split("#");
       if (named.length == 1) {
-        return new RenameType(named[0], option("--name"), accepted());
+        return new RenameType(
+            named[0], option("--name"), operation.contains("--in-strings"), accepted());
       }
       return new Rename(
           named[0],
@@ -207,6 +208,7 @@ record RefactoringCase(
           named.length > 2 ? named[2] : "",
           option("--name"),
           operation.contains("--accessors"),
+          operation.contains("--in-strings"),
           accepted());
     }
     if (operation.get(1).equals("field")) {
@@ -214,7 +216,8 @@ record RefactoringCase(
       return new MoveField(named[0], named[1], option("--to"), optional("--through"), accepted());
     }
     if (operation.get(1).equals("class")) {
-      return new MoveType(operation.get(2), option("--to"), accepted());
+      return new MoveType(
+          operation.get(2), option("--to"), operation.contains("--in-strings"), accepted());
     }
     String[] member = operation.get(2).split("#");
     return new MoveMethod(

@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import paredown.edit.Assumption;
+import paredown.program.OtherFiles;
 import paredown.program.Program;
 import paredown.project.SourceFile;
 import paredown.refactor.RefusalKind;
@@ -60,11 +61,18 @@ public final class NamedFromOutside {
    * @throws Refused where somebody does
    */
   public void require() {
+    require(false);
+  }
+
+  /** The same, where strings and files that are not code are told the new name, perhaps. */
+  public void require(boolean told) {
     requireNoNativeMethods();
     requireNoAnnotation();
     requireNotStored();
-    requireNotLookedFor();
-    requireNotNamedElsewhere();
+    if (!told) {
+      requireNotLookedFor();
+    }
+    requireNotNamedElsewhere(told);
   }
 
   private String here() {
@@ -148,11 +156,11 @@ public final class NamedFromOutside {
     }
   }
 
-  private void requireNotNamedElsewhere() {
-    program
-        .sources()
-        .others()
-        .naming(owner.element().getQualifiedName().toString(), List.of(owner.simpleName()))
+  private void requireNotNamedElsewhere(boolean told) {
+    String whole = owner.element().getQualifiedName().toString();
+    List<String> simple = List.of(owner.simpleName());
+    OtherFiles others = program.sources().others();
+    (told ? others.codeNaming(whole, simple) : others.naming(whole, simple))
         .ifPresent(
             place ->
                 refuse(RefusalKind.NAMED_ELSEWHERE, "a file that is not Java names it", place));
@@ -163,7 +171,13 @@ public final class NamedFromOutside {
       throw Refused.advising(
           kind,
           "%s cannot be %s: %s.".formatted(owner.simpleName(), done, why),
-          "If that does not matter here, or you change it, too, say --accept " + kind.id() + ".",
+          kind == RefusalKind.REFLECTED && !done.equals("inlined")
+                  || kind == RefusalKind.NAMED_ELSEWHERE && !done.equals("inlined")
+              ? "Say --in-strings to change it there, too; or, if it does not matter here, --accept %s."
+                  .formatted(kind.id())
+              : "If that does not matter here, or you change it, too, say --accept "
+                  + kind.id()
+                  + ".",
           place);
     }
   }

@@ -15,6 +15,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.name.SpeltName;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
@@ -26,10 +27,16 @@ import paredown.refactor.use.OwnerClass;
  *
  * @param type the type, in any form that one type of the project answers to
  * @param target the package that gets it, which may be a new one
+ * @param inStrings whether its whole name is changed in strings, and in files that are not code
  * @param accepted the kinds of refusal that are accepted
  */
-public record MoveType(String type, String target, Set<RefusalKind> accepted)
+public record MoveType(String type, String target, boolean inStrings, Set<RefusalKind> accepted)
     implements Refactoring {
+
+  /** One that leaves strings and other files as they are. */
+  public MoveType(String type, String target, Set<RefusalKind> accepted) {
+    this(type, target, false, accepted);
+  }
 
   public MoveType {
     accepted = Set.copyOf(accepted);
@@ -48,7 +55,7 @@ public record MoveType(String type, String target, Set<RefusalKind> accepted)
     List<Refactoring> all = new ArrayList<>(List.of(new Unnest(this)));
     if (!home.equals(target)) {
       String alone = (home.isEmpty() ? "" : home + ".") + header.simpleName();
-      all.add(new MoveType(alone, target, accepted));
+      all.add(new MoveType(alone, target, inStrings, accepted));
     }
     return Optional.of(
         new Steps("%s is a type of its own in %s.".formatted(header.simpleName(), target), all));
@@ -75,10 +82,19 @@ public record MoveType(String type, String target, Set<RefusalKind> accepted)
               OwnerClass owner = OwnerClass.of(program, header);
               Set<String> affected = new TreeSet<>(first);
               affected.addAll(Neighbours.of(owner, index));
+              if (inStrings) {
+                affected.addAll(spelt(owner, target).files());
+              }
               affected.addAll(new EmptiedPackage(header, sources, index).imported());
               MoveTypePlan plan = new MoveTypePlan(this, header, owner, index);
               return new Rounds.Outcome(affected, plan::change);
             });
+  }
+
+  /** Its whole name, where no compiler reads it, for a move to a package. */
+  static SpeltName spelt(OwnerClass owner, String home) {
+    String now = home.isEmpty() ? owner.simpleName() : home + "." + owner.simpleName();
+    return new SpeltName(owner.program().sources(), owner.binaryName(), now);
   }
 
   @Override
@@ -112,8 +128,12 @@ public record MoveType(String type, String target, Set<RefusalKind> accepted)
 
   @Override
   public String command() {
-    return "pare move class %s --to %s%s"
-        .formatted(Arguments.quoted(type), target, Arguments.accepting(accepted));
+    return "pare move class %s --to %s%s%s"
+        .formatted(
+            Arguments.quoted(type),
+            target,
+            inStrings ? " --in-strings" : "",
+            Arguments.accepting(accepted));
   }
 
   @Override

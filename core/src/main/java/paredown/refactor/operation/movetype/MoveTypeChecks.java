@@ -49,7 +49,7 @@ final class MoveTypeChecks {
     requireFree();
     requireNotSealed();
     requireNotExported();
-    new NamedFromOutside(owner, "moved", overruled).require();
+    new NamedFromOutside(owner, "moved", overruled).require(arguments.inStrings());
     requireNoFileBeside();
   }
 

@@ -11,6 +11,7 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.ShownName;
+import paredown.refactor.name.SpeltName;
 import paredown.refactor.name.Widening;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -26,6 +27,7 @@ final class MoveTypePlan {
   private final Program program;
   private final SourceIndex index;
   private final Widening widening;
+  private final SpeltName spelt;
 
   MoveTypePlan(MoveType arguments, DeclaredType header, OwnerClass owner, SourceIndex index) {
     this.arguments = arguments;
@@ -34,6 +36,7 @@ final class MoveTypePlan {
     this.program = owner.program();
     this.index = index;
     this.widening = new Widening(program);
+    this.spelt = MoveType.spelt(owner, arguments.target());
   }
 
   Change change() {
@@ -55,7 +58,7 @@ final class MoveTypePlan {
         Map.of(),
         Map.of(owner.binaryName(), arguments.target() + "." + owner.simpleName()),
         affected,
-        new Change.Report(api(), widening.announced(), List.of(), overruled.notes())
+        new Change.Report(api(), widening.announced(), List.of(), notes(overruled))
             .assuming(owner.assumptions().all()));
   }
 
@@ -67,6 +70,9 @@ final class MoveTypePlan {
                 new EmptiedPackage(header, program.sources(), index).isEmptied())
             .collected();
     widening.collect(null, edits::add);
+    if (arguments.inStrings()) {
+      spelt.inStrings(program, edits::add);
+    }
     List<ChangedFile> files = new ArrayList<>();
     for (ChangedFile file : new EditedFiles(program).of(edits)) {
       files.add(
@@ -74,7 +80,16 @@ final class MoveTypePlan {
               ? file.at(MoveTypeChecks.newPath(owner, arguments.target()))
               : file);
     }
+    if (arguments.inStrings()) {
+      files.addAll(spelt.inFiles());
+    }
     return files;
+  }
+
+  private List<String> notes(Overruled overruled) {
+    List<String> notes = new ArrayList<>(overruled.notes());
+    notes.addAll(spelt.notes());
+    return notes;
   }
 
   private List<String> api() {

@@ -27,6 +27,9 @@ record Unnest(MoveType whole) implements Refactoring {
             program -> {
               ReadableFiles.require(program, Set.of(header.file()));
               OwnerClass nested = OwnerClass.of(program, header);
+              if (whole.inStrings()) {
+                files.addAll(MoveType.spelt(nested, nested.packageName()).files());
+              }
               return new Rounds.Outcome(files, new UnnestPlan(whole, nested, index)::change);
             });
   }

@@ -26,11 +26,13 @@ final class UnnestChecks {
   private final OwnerClass nested;
   private final NewTypeName name;
   private final Overruled overruled;
+  private final boolean inStrings;
   private final Program program;
   private final UnitTrees trees;
   private final String here;
 
-  UnnestChecks(OwnerClass nested, NewTypeName name, Overruled overruled) {
+  UnnestChecks(OwnerClass nested, NewTypeName name, boolean inStrings, Overruled overruled) {
+    this.inStrings = inStrings;
     this.nested = nested;
     this.name = name;
     this.overruled = overruled;
@@ -47,7 +49,7 @@ final class UnnestChecks {
       requireNoObjectAround();
     }
     requireNotSealed();
-    new NamedFromOutside(nested, "moved", overruled).require();
+    new NamedFromOutside(nested, "moved", overruled).require(inStrings);
   }
 
   private Refused refused(RefusalKind kind, String why, String advice, String place) {

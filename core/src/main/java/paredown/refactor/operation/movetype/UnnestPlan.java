@@ -32,6 +32,7 @@ import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.NewTypeName;
 import paredown.refactor.name.ShownName;
 import paredown.refactor.name.Sight;
+import paredown.refactor.name.SpeltName;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.Widening;
 import paredown.refactor.plan.EditList;
@@ -68,10 +69,14 @@ final class UnnestPlan {
 
   Change change() {
     Overruled overruled = new Overruled(arguments.accepted());
-    new UnnestChecks(nested, name, overruled).require();
+    new UnnestChecks(nested, name, arguments.inStrings(), overruled).require();
     UnnestedNames uses = new UnnestedNames(nested, name, edits);
     uses.collect();
     opened();
+    SpeltName spelt = MoveType.spelt(nested, nested.packageName());
+    if (arguments.inStrings()) {
+      spelt.inStrings(program, edits::add);
+    }
     AccessLevel level = level(uses.isNamedFromAfar());
     List<Piece> pieces = pieces(level);
     NewFileHead head = new NewFileHead(nested, nested.packageName());
@@ -88,6 +93,11 @@ final class UnnestPlan {
     edits.add(trees.path(), Replacement.removal(gone[0], gone[1]));
     List<ChangedFile> files = new ArrayList<>(new EditedFiles(program).of(edits));
     files.add(file);
+    if (arguments.inStrings()) {
+      files.addAll(spelt.inFiles());
+    }
+    List<String> notes = new ArrayList<>(overruled.notes());
+    notes.addAll(spelt.notes());
     Set<String> affected = new TreeSet<>(ReadableFiles.paths(program));
     affected.add(file.path());
     new ShownName(nested, index).assume();
@@ -98,7 +108,7 @@ final class UnnestPlan {
         Map.of(),
         Map.of(nested.binaryName(), name.qualified()),
         affected,
-        new Change.Report(api(), wider(level), List.of(), overruled.notes())
+        new Change.Report(api(), wider(level), List.of(), notes)
             .assuming(nested.assumptions().all()));
   }
 

@@ -28,6 +28,8 @@ import paredown.text.Counted;
  * @param variable a parameter or local variable of that method; empty text for the member itself
  * @param name the new name
  * @param accessors whether plain accessors of a field are renamed after it
+ * @param inStrings whether strings that are just the name say the new one, in files that know the
+ *     class
  * @param accepted the kinds of refusal that are accepted
  */
 public record Rename(
@@ -36,8 +38,20 @@ public record Rename(
     String variable,
     String name,
     boolean accessors,
+    boolean inStrings,
     Set<RefusalKind> accepted)
     implements Refactoring {
+
+  /** One that leaves strings as they are. */
+  public Rename(
+      String type,
+      String member,
+      String variable,
+      String name,
+      boolean accessors,
+      Set<RefusalKind> accepted) {
+    this(type, member, variable, name, accessors, false, accepted);
+  }
 
   public Rename {
     accepted = Set.copyOf(accepted);
@@ -56,10 +70,13 @@ public record Rename(
     OwnerClass owner = OwnerClass.of(RecentPrograms.of(sources, Set.of(header.file())), header);
     owner.fields(List.of(member));
     List<Refactoring> all = new ArrayList<>();
-    all.add(new Rename(type, member, "", name, false, accepted));
+    all.add(new Rename(type, member, "", name, false, inStrings, accepted));
     for (OwnerClass.Method method : owner.methods()) {
       renamed(method)
-          .map(other -> new Rename(type, OwnerClass.signature(method), "", other, false, accepted))
+          .map(
+              other ->
+                  new Rename(
+                      type, OwnerClass.signature(method), "", other, false, inStrings, accepted))
           .ifPresent(all::add);
     }
     int following = all.size() - 1;
@@ -108,13 +125,13 @@ public record Rename(
   }
 
   /** Whether it is a variable of a method, which nothing but that method knows. */
-  boolean isLocal() {
+  boolean isOfMethod() {
     return !variable.isEmpty();
   }
 
   /** The key that a member has then, which is renamed. */
   String newKey(String key) {
-    int name = key.indexOf('#') + 1;
+    int name = key.startsWith("tvar ") ? "tvar ".length() : key.indexOf('#') + 1;
     return key.substring(0, name) + this.name + key.substring(name + old().length());
   }
 
@@ -136,11 +153,12 @@ public record Rename(
   @Override
   public String command() {
     String what = type + "#" + member + (variable.isEmpty() ? "" : "#" + variable);
-    return "pare rename %s --name %s%s%s"
+    return "pare rename %s --name %s%s%s%s"
         .formatted(
             Arguments.quoted(what),
             name,
             accessors ? " --accessors" : "",
+            inStrings ? " --in-strings" : "",
             Arguments.accepting(accepted));
   }
 

@@ -44,16 +44,23 @@ final class RenameChecks {
 
   /** Refuses where somebody outside the sources knows the name, or the new one is taken. */
   void require() {
-    renamed.keySet().forEach(this::requireOwn);
-    if (!arguments.isLocal()) {
-      renamed.keySet().forEach(this::requireNoOnlooker);
-      renamed.keySet().forEach(this::requireFree);
-      ReflectionCheck check = new ReflectionCheck(owner, renamed);
-      if (renamed.keySet().iterator().next().getKind().isField()) {
-        check.requireUnless(overruled);
-      } else {
-        check.requireUnless(arguments.accepted().contains(RefusalKind.REFLECTED));
+    Element first = renamed.keySet().iterator().next();
+    for (Element element : renamed.keySet()) {
+      requireOwn(element, Component.isField(first));
+      boolean member = element.getKind().isField() || element.getKind() == ElementKind.METHOD;
+      if (member) {
+        requireNoOnlooker(element);
+        requireFree(element);
       }
+    }
+    ReflectionCheck check = new ReflectionCheck(owner, renamed);
+    if (arguments.inStrings()) {
+      return;
+    }
+    if (first.getKind().isField()) {
+      check.requireUnless(overruled);
+    } else if (first.getKind() == ElementKind.METHOD) {
+      check.requireUnless(arguments.accepted().contains(RefusalKind.REFLECTED));
     }
   }
 
@@ -73,22 +80,22 @@ final class RenameChecks {
         place);
   }
 
-  private void requireOwn(Element element) {
-    boolean record = element.getEnclosingElement().getKind() == ElementKind.RECORD;
+  private void requireOwn(Element element, boolean ofComponent) {
     if (element.getEnclosingElement() instanceof TypeElement type && !program.declares(type)) {
       throw fixed(element, "it overrides a method of " + type.getQualifiedName());
     }
-    if (element.getKind() == ElementKind.ENUM_CONSTANT) {
-      throw fixed(element, "the text of a constant of an enum shows its name");
-    }
-    boolean component =
-        record
-            && (element.getKind().isField() && !element.getModifiers().contains(Modifier.STATIC)
-                || element instanceof ExecutableElement method
-                    && method.getParameters().isEmpty()
-                    && program.elements().recordComponentFor(method) != null);
-    if (component || isOfComponent(element)) {
-      throw fixed(element, "the text of a record shows the names of its components");
+    boolean other =
+        !ofComponent && (Component.isAccessor(program, element) || Component.isParameter(element))
+            || ofComponent
+                && Component.isAccessor(program, element)
+                && !element.getEnclosingElement().equals(owner.element());
+    if (other) {
+      Element record = element.getEnclosingElement();
+      record = record instanceof TypeElement ? record : record.getEnclosingElement();
+      throw fixed(
+          element,
+          "it has its name from the component %s of %s"
+              .formatted(arguments.old(), record.getSimpleName()));
     }
     if (element instanceof ExecutableElement method) {
       if (method.getModifiers().contains(Modifier.NATIVE)) {
@@ -100,15 +107,11 @@ final class RenameChecks {
     }
   }
 
-  /** The parameter of a record's own constructor is named like its component. */
-  private static boolean isOfComponent(Element element) {
-    return element.getKind() == ElementKind.PARAMETER
-        && element.getEnclosingElement().getKind() == ElementKind.CONSTRUCTOR
-        && element.getEnclosingElement().getEnclosingElement().getKind() == ElementKind.RECORD;
-  }
-
   private void requireNoOnlooker(Element element) {
     TreePath path = program.declaration(element);
+    if (path == null) {
+      return;
+    }
     UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
     ModifiersTree modifiers =
         path.getLeaf() instanceof MethodTree method

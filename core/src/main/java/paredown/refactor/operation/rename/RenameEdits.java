@@ -2,8 +2,11 @@ package paredown.refactor.operation.rename;
 
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.TypeParameterTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -49,30 +52,55 @@ final class RenameEdits {
   }
 
   EditList collected() {
-    for (Element element : renamed.keySet()) {
-      TreePath path = program.declaration(element);
-      UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-      int at =
-          path.getLeaf() instanceof VariableTree variable
-              ? trees.names().of(variable)
-              : trees.names().of((MethodTree) path.getLeaf());
-      say(trees, at, "");
-      documented(element, path, trees);
-    }
+    renamed.keySet().forEach(this::declaration);
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       program.uses().in(unit.path()).toList().forEach(use -> link(use, trees));
       imports(trees);
     }
-    if (arguments.isLocal()) {
-      renamed.values().stream()
-          .flatMap(key -> program.uses().of(key).stream())
-          .filter(use -> use.kind() == UseKind.NAME)
-          .forEach(use -> say(owner.trees(), use.offset(), ""));
-    } else {
-      MemberUses.of(program, renamed).forEach(this::use);
-    }
+    Map<Element, String> members = new LinkedHashMap<>();
+    renamed.forEach(
+        (element, key) -> {
+          if (isLocal(key) || element.getKind() == ElementKind.TYPE_PARAMETER) {
+            program.uses().of(key).stream()
+                .filter(use -> use.kind() == UseKind.NAME)
+                .forEach(use -> say(owner.trees(), use.offset(), ""));
+          } else {
+            members.put(element, key);
+          }
+        });
+    MemberUses.of(program, members).forEach(this::use);
     return edits;
+  }
+
+  /** Whether a key is that of a variable of a body. */
+  static boolean isLocal(String key) {
+    return key.startsWith("local ");
+  }
+
+  /** Says the name where something is declared, unless the compiler declares it by itself. */
+  private void declaration(Element element) {
+    TreePath path = program.declaration(element);
+    if (path == null) {
+      return;
+    }
+    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+    int at = declared(path.getLeaf(), trees);
+    if (trees.end(path.getLeaf()) >= 0 && trees.source().text().startsWith(arguments.old(), at)) {
+      say(trees, at, "");
+    }
+    documented(element, path, trees);
+  }
+
+  private static int declared(Tree tree, UnitTrees trees) {
+    if (tree instanceof TypeParameterTree variable) {
+      return trees
+          .source()
+          .findName(variable.getName().toString(), trees.start(tree), trees.end(tree));
+    }
+    return tree instanceof VariableTree variable
+        ? trees.names().of(variable)
+        : trees.names().of((MethodTree) tree);
   }
 
   private void use(MemberUses.MemberUse use) {
@@ -104,7 +132,7 @@ final class RenameEdits {
     }
     if (name == null) {
       text.text(arguments.name());
-    } else if (arguments.isLocal()) {
+    } else if (isLocal(name.key())) {
       text.local(arguments.name(), name.place());
     } else {
       text.name(arguments.name(), arguments.newKey(name.key()), name.place());
@@ -114,7 +142,7 @@ final class RenameEdits {
 
   /** A Javadoc link says the member's name behind a sign. */
   private void link(Use use, UnitTrees trees) {
-    if (use.kind() != UseKind.DOC || !renamed.containsValue(use.key()) || arguments.isLocal()) {
+    if (use.kind() != UseKind.DOC || !renamed.containsValue(use.key()) || isLocal(use.key())) {
       return;
     }
     SourceText source = trees.source();
@@ -136,19 +164,23 @@ final class RenameEdits {
         Replacement.of(sharp + 1, sharp + 1 + old.length(), Written.plain(arguments.name())));
   }
 
-  /** The comment of a method tells of its parameters by their names. */
+  /** The comment of a method or type tells of its parameters by their names. */
   private void documented(Element element, TreePath path, UnitTrees trees) {
-    if (!arguments.isLocal() || element.getKind() != ElementKind.PARAMETER) {
-      return;
-    }
-    TreePath method = path.getParentPath();
-    if (!(method.getLeaf() instanceof MethodTree)) {
+    boolean variable = element.getKind() == ElementKind.TYPE_PARAMETER;
+    boolean component = Component.isField(element);
+    TreePath around = path.getParentPath();
+    boolean told =
+        variable
+            || component
+            || element.getKind() == ElementKind.PARAMETER && around.getLeaf() instanceof MethodTree;
+    if (!told || trees.start(around.getLeaf()) < 0) {
       return;
     }
     MemberRange range =
-        MemberRange.of(trees.source(), trees.start(method.getLeaf()), trees.end(method.getLeaf()));
+        MemberRange.of(trees.source(), trees.start(around.getLeaf()), trees.end(around.getLeaf()));
+    String old = Pattern.quote(arguments.old());
     Matcher tag =
-        Pattern.compile("@param\\s+(" + Pattern.quote(arguments.old()) + ")\\b")
+        Pattern.compile("@param\\s+" + (variable ? "<(" + old + ")>" : "(" + old + ")\\b"))
             .matcher(trees.source().slice(range.start(), range.declaration()));
     while (tag.find()) {
       edits.add(

@@ -1,32 +1,29 @@
 package paredown.refactor.operation.rename;
 
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import paredown.UnusableRequest;
 import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Symbols;
-import paredown.project.Nearest;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.MethodFamily;
-import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Listed;
 
 /** Works out what a rename does to every file, or why it cannot be done. */
 final class RenamePlan {
@@ -34,7 +31,9 @@ final class RenamePlan {
   private final OwnerClass owner;
   private final Program program;
   private final SourceIndex index;
-  private final TreePath declaration;
+
+  /** Whether only a part of one file can say the name. */
+  private final boolean inside;
 
   /** What is renamed, and the key that each has before. */
   private final Map<Element, String> renamed = new LinkedHashMap<>();
@@ -44,12 +43,13 @@ final class RenamePlan {
     this.owner = owner;
     this.program = owner.program();
     this.index = index;
-    this.declaration = declaration();
-    Element element = owner.trees().element(declaration);
+    Element element = owner.trees().element(Meant.of(owner, arguments));
+    this.inside = Symbols.isLocal(element) || element.getKind() == ElementKind.TYPE_PARAMETER;
     if (element instanceof ExecutableElement method) {
       MethodFamily.of(program, method).forEach(this::add);
     } else {
       add(element);
+      Component.of(program, element).forEach(this::add);
     }
   }
 
@@ -57,50 +57,23 @@ final class RenamePlan {
     renamed.put(element, program.symbols().key(element));
   }
 
-  /** The field, method or variable that is meant. */
-  private TreePath declaration() {
-    if (arguments.isLocal()) {
-      return NamedVariable.of(owner, method(), arguments.variable());
-    }
-    Optional<OwnerClass.Field> field =
-        owner.fields().stream().filter(each -> each.name().equals(arguments.member())).findFirst();
-    if (field.isPresent()) {
-      return field.get().path();
-    }
-    requireMember();
-    return method().path();
-  }
-
-  /** A word without brackets may be meant for a field as well as for a method. */
-  private void requireMember() {
-    List<String> known =
-        Stream.concat(
-                owner.fields().stream().map(OwnerClass.Field::name),
-                owner.methods().stream().map(OwnerClass.Method::name))
-            .distinct()
-            .toList();
-    if (!arguments.member().contains("(") && !known.contains(arguments.member())) {
-      throw new UnusableRequest(
-          owner.writtenName() + " has no field and no method " + arguments.member() + ".",
-          Nearest.advice(
-              arguments.member(), known, "pare rename --help shows how members are named."));
-    }
-  }
-
-  private OwnerClass.Method method() {
-    return NamedVariable.method(owner, arguments.member());
-  }
-
   /** The files whose meaning the change could touch. */
   Set<String> affected() {
     Set<String> affected = new TreeSet<>(Set.of(owner.trees().path()));
-    if (!arguments.isLocal()) {
+    if (!inside) {
       affected.addAll(index.filesWith(Set.of(arguments.old())));
       Set<String> near = index.filesWith(index.namesOfSubtypes(owner.simpleName()));
       near.retainAll(index.filesWith(Set.of(arguments.name())));
       affected.addAll(near);
+      if (arguments.inStrings()) {
+        affected.addAll(spelt().files(program.sources()));
+      }
     }
     return affected;
+  }
+
+  private SpeltMember spelt() {
+    return new SpeltMember(owner.simpleName(), arguments.old(), arguments.name());
   }
 
   Change change() {
@@ -111,26 +84,41 @@ final class RenamePlan {
 
   private Change assembled(Overruled overruled) {
     Map<String, String> became = new LinkedHashMap<>();
-    if (!arguments.isLocal()) {
-      renamed.values().forEach(key -> became.put(key, arguments.newKey(key)));
-    }
+    renamed.values().stream()
+        .filter(key -> !RenameEdits.isLocal(key))
+        .forEach(key -> became.put(key, arguments.newKey(key)));
     Set<String> affected = ReadableFiles.paths(program);
+    EditList edits = new RenameEdits(owner, arguments, renamed).collected();
+    List<String> notes = notes(overruled);
+    if (arguments.inStrings() && !inside) {
+      List<String> places = spelt().edit(program, edits);
+      if (!places.isEmpty()) {
+        notes.add(
+            "%s the new name, too: %s."
+                .formatted(
+                    places.size() == 1 ? "A string says" : places.size() + " strings say",
+                    Listed.few(places, Listed.SHOWN)));
+      }
+    }
     return new Change(
         summary(),
-        new EditedFiles(program).of(new RenameEdits(owner, arguments, renamed).collected()),
+        new EditedFiles(program).of(edits),
         became,
         Map.of(),
         affected,
-        new Change.Report(api(), List.of(), List.of(), notes(overruled)).assuming(assumptions()));
+        new Change.Report(api(), List.of(), List.of(), notes).assuming(assumptions()));
   }
 
   private String summary() {
-    if (arguments.isLocal()) {
+    if (arguments.isOfMethod()) {
       return "%s of %s in %s becomes %s."
           .formatted(
               arguments.variable(), arguments.member(), owner.writtenName(), arguments.name());
     }
-    int more = renamed.size() - 1;
+    long more =
+        renamed.keySet().stream().filter(each -> each.getKind() == ElementKind.METHOD).count();
+    boolean method = renamed.keySet().iterator().next().getKind() == ElementKind.METHOD;
+    more -= method ? 1 : 0;
     String with =
         more == 0
             ? ""
@@ -143,7 +131,7 @@ final class RenamePlan {
 
   private List<String> api() {
     return renamed.keySet().stream()
-        .filter(each -> !Symbols.isLocal(each) && AccessLevel.isApi(each))
+        .filter(each -> !inside && !Symbols.isLocal(each) && AccessLevel.isApi(each))
         .map(
             each ->
                 "%s#%s is %s now"
@@ -156,7 +144,7 @@ final class RenamePlan {
 
   private List<String> notes(Overruled overruled) {
     List<String> notes = new ArrayList<>(overruled.notes());
-    if (!arguments.isLocal()) {
+    if (!inside) {
       program
           .sources()
           .others()
@@ -168,11 +156,21 @@ final class RenamePlan {
   }
 
   private List<Assumption> assumptions() {
-    if (!arguments.isLocal()) {
+    if (!inside) {
       boolean closed =
           renamed.keySet().stream()
               .allMatch(each -> each.getModifiers().contains(Modifier.PRIVATE));
       OnlookersFromOutside.assume(owner, closed ? List.of() : List.of(arguments.old()));
+    }
+    Element first = renamed.keySet().iterator().next();
+    if (first.getKind() == ElementKind.ENUM_CONSTANT || Component.isField(first)) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.NAME,
+              "nothing that matters shows, stores or looks for the name %s while the program runs"
+                  .formatted(arguments.old()),
+              owner.trees().place(program.declaration(first).getLeaf()));
     }
     return owner.assumptions().all();
   }

@@ -12,6 +12,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Words;
 import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.name.SpeltName;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
@@ -23,10 +24,16 @@ import paredown.refactor.use.OwnerClass;
  *
  * @param type the type, in any form that one type of the project answers to
  * @param name the new simple name
+ * @param inStrings whether its whole name is changed in strings, and in files that are not code
  * @param accepted the kinds of refusal that are accepted
  */
-public record RenameType(String type, String name, Set<RefusalKind> accepted)
+public record RenameType(String type, String name, boolean inStrings, Set<RefusalKind> accepted)
     implements Refactoring {
+
+  /** One that leaves strings and other files as they are. */
+  public RenameType(String type, String name, Set<RefusalKind> accepted) {
+    this(type, name, false, accepted);
+  }
 
   public RenameType {
     accepted = Set.copyOf(accepted);
@@ -42,6 +49,9 @@ public record RenameType(String type, String name, Set<RefusalKind> accepted)
     ReadableFiles.requireEditable(sources, header);
     Set<String> affected = new TreeSet<>(index.filesWith(Set.of(header.simpleName(), name)));
     affected.add(header.file());
+    if (inStrings) {
+      affected.addAll(spelt(sources, header).files());
+    }
     return new Rounds(sources, index)
         .plan(
             affected,
@@ -51,6 +61,13 @@ public record RenameType(String type, String name, Set<RefusalKind> accepted)
                   new RenameTypePlan(this, header, OwnerClass.of(program, header), index);
               return new Rounds.Outcome(affected, plan::change);
             });
+  }
+
+  /** Its whole name, where no compiler reads it. */
+  SpeltName spelt(Sources sources, DeclaredType header) {
+    String binary = header.name();
+    String around = binary.substring(0, binary.length() - header.simpleName().length());
+    return new SpeltName(sources, binary, around + name);
   }
 
   @Override
@@ -70,8 +87,12 @@ public record RenameType(String type, String name, Set<RefusalKind> accepted)
 
   @Override
   public String command() {
-    return "pare rename %s --name %s%s"
-        .formatted(Arguments.quoted(type), name, Arguments.accepting(accepted));
+    return "pare rename %s --name %s%s%s"
+        .formatted(
+            Arguments.quoted(type),
+            name,
+            inStrings ? " --in-strings" : "",
+            Arguments.accepting(accepted));
   }
 
   @Override

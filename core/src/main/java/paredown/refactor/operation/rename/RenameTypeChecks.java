@@ -38,7 +38,7 @@ final class RenameTypeChecks {
   void require() {
     requireFree();
     requireNoTests();
-    new NamedFromOutside(owner, "renamed", overruled).require();
+    new NamedFromOutside(owner, "renamed", overruled).require(arguments.inStrings());
   }
 
   private String here() {

@@ -15,6 +15,8 @@ import paredown.program.SourceIndex;
 import paredown.program.Unit;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.ShownName;
+import paredown.refactor.name.SpeltName;
+import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.Overruled;
@@ -31,6 +33,7 @@ final class RenameTypePlan {
   private final OwnerClass owner;
   private final Program program;
   private final SourceIndex index;
+  private final SpeltName spelt;
 
   RenameTypePlan(RenameType arguments, DeclaredType header, OwnerClass owner, SourceIndex index) {
     this.arguments = arguments;
@@ -38,6 +41,7 @@ final class RenameTypePlan {
     this.owner = owner;
     this.program = owner.program();
     this.index = index;
+    this.spelt = arguments.spelt(program.sources(), header);
   }
 
   Change change() {
@@ -69,11 +73,18 @@ final class RenameTypePlan {
   }
 
   private List<ChangedFile> files() {
-    List<ChangedFile> files =
-        new EditedFiles(program).of(new RenameTypeEdits(arguments, owner).collected());
-    return files.stream()
-        .map(file -> isNamedAfter(file.path()) ? file.at(newPath()) : file)
-        .toList();
+    EditList edits = new RenameTypeEdits(arguments, owner).collected();
+    if (arguments.inStrings()) {
+      spelt.inStrings(program, edits::add);
+    }
+    List<ChangedFile> files = new ArrayList<>();
+    for (ChangedFile file : new EditedFiles(program).of(edits)) {
+      files.add(isNamedAfter(file.path()) ? file.at(newPath()) : file);
+    }
+    if (arguments.inStrings()) {
+      files.addAll(spelt.inFiles());
+    }
+    return files;
   }
 
   /** Whether a file has its name of the type. */
@@ -99,6 +110,7 @@ final class RenameTypePlan {
   /** Text that nobody compiles spells the name, too, and stays. */
   private List<String> notes(Overruled overruled) {
     List<String> notes = new ArrayList<>(overruled.notes());
+    notes.addAll(spelt.notes());
     Pattern word = WholeWord.of(old());
     int found = 0;
     String first = "";
@@ -108,7 +120,9 @@ final class RenameTypePlan {
         if (!token.kind().isComment() && token.kind() != TokenKind.LITERAL) {
           continue;
         }
-        Matcher matcher = word.matcher(source.slice(token.start(), token.end()));
+        String text = source.slice(token.start(), token.end());
+        boolean told = arguments.inStrings() && token.kind() == TokenKind.LITERAL;
+        Matcher matcher = word.matcher(told ? spelt.said(text) : text);
         while (matcher.find()) {
           int at = token.start() + matcher.start();
           if (program.uses().within(unit.path(), at, at + 1).isEmpty()) {
