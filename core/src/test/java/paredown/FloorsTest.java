@@ -34,6 +34,7 @@ class FloorsTest {
   private static final List<String> ROOMS =
       List.of(
           "operation",
+          "asked",
           "carry",
           "flow",
           "nulls",

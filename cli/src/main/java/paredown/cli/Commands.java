@@ -1,47 +1,56 @@
 package paredown.cli;
 
-import java.util.List;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Supplier;
+import paredown.refactor.asked.Verb;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.HelpCommand;
+import picocli.CommandLine.Model.CommandSpec;
 
 /** The commands of the program, in the order in which its help lists them. */
 final class Commands {
-  private static final List<Class<?>> ALL =
-      List.of(
-          SurveyCommand.class,
-          WhyCommand.class,
-          MendCommand.class,
-          ExtractCommand.class,
-          InlineCommand.class,
-          MoveCommand.class,
-          RenameCommand.class,
-          OrderCommand.class,
-          RemoveCommand.class,
-          CarryCommand.class,
-          AcceptCommand.class,
-          StepsCommand.class,
-          UndoCommand.class,
-          TestCommand.class,
-          DemoCommand.class,
-          HelpCommand.class);
+  private static final Map<String, Supplier<CommandSpec>> ALL = new LinkedHashMap<>();
+
+  static {
+    add(SurveyCommand::new);
+    add(WhyCommand::new);
+    add(MendCommand::new);
+    for (Verb verb : Verb.values()) {
+      ALL.put(verb.word(), () -> VerbCommand.of(verb));
+    }
+    add(CarryCommand::new);
+    add(AcceptCommand::new);
+    add(StepsCommand::new);
+    add(UndoCommand::new);
+    add(TestCommand::new);
+    add(DemoCommand::new);
+    add(CompletionCommand::new);
+    add(HelpCommand::new);
+  }
 
   private Commands() {}
+
+  private static void add(Supplier<Object> command) {
+    ALL.put(
+        command.get().getClass().getAnnotation(Command.class).name(),
+        () -> CommandSpec.forAnnotatedObject(command.get()));
+  }
 
   /**
    * Adds what these arguments may need: the one command that they begin with, or else all. To read
    * the options of all takes a fifth of a short command's time.
    */
   static void addTo(CommandLine line, String... arguments) {
-    List<Class<?>> first =
-        ALL.stream()
-            .filter(each -> each != HelpCommand.class)
-            .filter(each -> arguments.length > 0 && name(each).equals(arguments[0]))
-            .toList();
-    (first.isEmpty() ? ALL : first).forEach(line::addSubcommand);
-  }
-
-  private static String name(Class<?> command) {
-    return command.getAnnotation(Command.class).name();
+    String first = Arrays.stream(arguments).findFirst().orElse("");
+    boolean one = ALL.containsKey(first) && !first.equals("help");
+    ALL.forEach(
+        (name, command) -> {
+          if (!one || name.equals(first)) {
+            line.addSubcommand(name, command.get());
+          }
+        });
   }
 }

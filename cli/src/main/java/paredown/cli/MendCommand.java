@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.asked.Given;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.session.Preview;
@@ -47,7 +48,7 @@ final class MendCommand extends ChangeCommand {
         Stream.concat(ExtractClass.acceptable().stream(), MoveMethod.acceptable().stream())
             .distinct()
             .toList();
-    return session.mend(remedy, Optional.ofNullable(name), Accepted.of(accepted, acceptable));
+    return session.mend(remedy, Optional.ofNullable(name), Given.accepted(accepted, acceptable));
   }
 
   @Override

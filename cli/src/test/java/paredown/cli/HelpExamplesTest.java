@@ -11,34 +11,12 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.io.TempDir;
+import paredown.refactor.asked.Operation;
+import paredown.refactor.operation.Operations;
 import paredown.refactor.plan.Arguments;
-import picocli.CommandLine.Command;
 
 /** The examples in the help of the refactorings, each typed in the demo. */
 class HelpExamplesTest {
-  private static final List<Class<?>> COMMANDS =
-      List.of(
-          ExtractClassCommand.class,
-          ExtractMethodCommand.class,
-          NamingCommand.OfVariable.class,
-          NamingCommand.OfConstant.class,
-          NamingCommand.OfField.class,
-          ExtractParameterObjectCommand.class,
-          ExtractSuperclassCommand.class,
-          ExtractBuilderCommand.class,
-          InlineCommand.OfClass.class,
-          InlineCommand.OfMethod.class,
-          InlineCommand.OfVariable.class,
-          InlineCommand.OfConstant.class,
-          InlineCommand.OfField.class,
-          MoveCommand.OfMethod.class,
-          MoveCommand.OfField.class,
-          MoveCommand.OfClass.class,
-          RenameCommand.class,
-          RemoveCommand.OfMember.class,
-          RemoveCommand.OfParameter.class,
-          OrderCommand.OfMembers.class);
-
   @TempDir static Path folder;
 
   @BeforeAll
@@ -48,21 +26,15 @@ class HelpExamplesTest {
 
   @TestFactory
   Stream<DynamicTest> previewsWhatItsHelpShows() {
-    return COMMANDS.stream()
-        .flatMap(command -> examples(command).stream())
+    return Operations.all().stream()
+        .flatMap(operation -> examples(operation).stream())
         .map(example -> DynamicTest.dynamicTest(example, () -> check(example)));
   }
 
-  private static List<String> examples(Class<?> command) {
+  private static List<String> examples(Operation operation) {
     List<String> examples =
-        Stream.of(
-                String.join("\n", command.getAnnotation(Command.class).footer())
-                    .replaceAll("\\\\\n +", "")
-                    .split("\n"))
-            .filter(line -> line.startsWith("  pare "))
-            .map(String::strip)
-            .toList();
-    assertFalse(examples.isEmpty(), command.getName());
+        operation.examples().stream().map(each -> each.replaceAll("\\\\\n +", "")).toList();
+    assertFalse(examples.isEmpty(), operation.words());
     return examples;
   }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import paredown.UnusableRequest;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
@@ -20,6 +21,9 @@ import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.asked.Given;
+import paredown.refactor.asked.MemberName;
+import paredown.refactor.asked.Operation;
 import paredown.remedy.Candidate;
 import paredown.remedy.Remedies;
 import paredown.remedy.Remedy;
@@ -166,14 +170,21 @@ public final class Session {
     return previews().of(refactoring);
   }
 
-  /** Plans the extraction of all stages of a method. */
-  public Preview stages(String type, String method) {
-    return previews().stages(type, method);
-  }
-
-  /** Plans the extraction of all groups of members of a class. */
-  public Preview groups(String type) {
-    return previews().groups(survey(), type);
+  /** Plans an operation as it is asked for. */
+  public Preview preview(Given given) {
+    if (given.has(Operation.STAGES)) {
+      MemberName method = given.member("method", "FerryDesk#receipt");
+      return previews().stages(method.type(), method.member());
+    }
+    if (given.has(Operation.GROUPS)) {
+      if (given.has("--name") || given.has("--fields") || given.has("--methods")) {
+        throw new UnusableRequest(
+            "--groups takes all groups, each under its own name.",
+            "Leave --name, --fields and --methods out, or --groups.");
+      }
+      return previews().groups(survey(), given.subject());
+    }
+    return preview(given.refactoring());
   }
 
   /** The findings that the project lives with. */

@@ -126,7 +126,7 @@ interface Draw {
     if (random.nextInt(5) == 0) {
       List<String> alone = some(program.methods(), 1 + random.nextInt(3), random);
       return "extract class Owner --methods %s --name Part --pass owner --delegate none"
-          .formatted(String.join(";", alone));
+          .formatted(String.join(",", alone));
     }
     List<String> fields = some(program.fields(), 1 + random.nextInt(2), random);
     List<String> methods = new ArrayList<>();
@@ -138,7 +138,7 @@ interface Draw {
     }
     String words = " --fields " + String.join(",", fields);
     if (!methods.isEmpty()) {
-      words += " --methods " + String.join(";", methods);
+      words += " --methods " + String.join(",", methods);
     }
     String pass = one(List.of("", "", " --pass owner", " --pass values"), random);
     String delegate = one(List.of("", " --delegate none", " --delegate keep"), random);
@@ -216,7 +216,7 @@ interface Draw {
             List.of("step(int)", "total", "said", "help", "held", "LIMIT", "hook", "other", "base"),
             1 + random.nextInt(2),
             random);
-    return "remove member %s#%s".formatted(type, String.join(";", members));
+    return "remove member %s#%s".formatted(type, String.join(",", members));
   }
 
   /** A parameter of a program with clumps, which some of its methods do not use. */
@@ -249,7 +249,7 @@ interface Draw {
     return "extract superclass %s --members %s%s"
         .formatted(
             classes,
-            String.join(";", members),
+            String.join(",", members),
             above && random.nextBoolean() ? "" : " --name Between");
   }
 

@@ -15,6 +15,8 @@ import paredown.program.Sources;
 import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.refactor.Refused;
+import paredown.refactor.operation.Operations;
+import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.Judged;
 
 /**
@@ -72,7 +74,8 @@ public record Trial(Outcome outcome, String before, String after, String detail)
     Judged judged;
     try {
       Sources sources = new Sources(Project.at(folder, Progress.silent()));
-      judged = Judged.of(Typed.refactoring(program.command()), sources, sources.index());
+      judged =
+          Judged.of(Operations.read(Arguments.words(program.command())), sources, sources.index());
     } catch (Refused refused) {
       return new Trial(
           Outcome.REFUSED, before, "", refused.kind().id() + ": " + refused.getMessage());

@@ -146,6 +146,19 @@ final class RenameEdits {
       return;
     }
     SourceText source = trees.source();
+    if (use.key().startsWith("tvar ") && source.text().startsWith(arguments.old(), use.offset())) {
+      // What a method throws is told by the variable's name alone.
+      edits.add(
+          trees.path(),
+          Replacement.of(
+              use.offset(),
+              use.offset() + arguments.old().length(),
+              Written.text("")
+                  .here(UseKind.DOC, arguments.newKey(use.key()), use.place())
+                  .text(arguments.name())
+                  .done()));
+      return;
+    }
     int sharp = source.text().indexOf('#', use.offset());
     boolean plain =
         sharp >= 0

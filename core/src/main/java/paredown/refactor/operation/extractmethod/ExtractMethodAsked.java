@@ -1,0 +1,71 @@
+package paredown.refactor.operation.extractmethod;
+
+import java.util.Arrays;
+import paredown.UnusableRequest;
+import paredown.refactor.asked.Given;
+import paredown.refactor.asked.Operation;
+import paredown.refactor.asked.Verb;
+
+/** How extract method is asked for. */
+public final class ExtractMethodAsked {
+
+  public static final Operation OPERATION =
+      Operation.of(
+              Verb.EXTRACT,
+              "method",
+              "Makes a method of statements that follow each other, or of one expression.",
+              "The method is private, stands below the one that the code is in, and is "
+                  + "called in its place. It takes the values that it needs in the order in which "
+                  + "it names them, and gives the one that what follows needs. With --duplicates "
+                  + "all, places of the class that say the same call it, too; with --to it moves "
+                  + "on to the type that it lives on.")
+          .on(
+              "PLACE",
+              "The code: FILE:FIRST-LAST for whole lines, or FILE:LINE:COLUMN-LINE:COLUMN with both"
+                  + " ends. A type may stand for its file. With --stages: TYPE#METHOD.")
+          .value("--name", "NAME", "The name of the new method.")
+          .flag(
+              Operation.STAGES,
+              "With TYPE#METHOD as the place: every stage of it becomes a method, named by its comment"
+                  + " or by what it gives. Stages are parted by blank lines and comments; those that"
+                  + " cannot be methods stay, and are named.")
+          .oneOf(
+              "--duplicates",
+              Arrays.stream(Duplicates.values()).map(Duplicates::word).toList(),
+              "all: other places of the class that say the same call it, too; literals in which they"
+                  + " differ become parameters. any: the same, if there are any. project: those of all"
+                  + " classes of the package as well, where it needs no object. none is usual.")
+          .value(
+              "--to",
+              "TYPE",
+              "Moves it on at once to the type of one of the values that it takes, or of a field.")
+          .accepting(
+              ExtractMethod.acceptable(), "With --to: refusals to overrule, as in move method.")
+          .examples(
+              "pare extract method FerryDesk:64-65 --name byTheMetre",
+              "pare extract method FerryDesk:87:12-87:44 --name isParty",
+              "pare extract method FerryDesk:87:12-87:44 --name isParty --to Booking")
+          .reading(ExtractMethodAsked::of);
+
+  private static ExtractMethod of(Given given) {
+    if (!given.has("--name")) {
+      throw new UnusableRequest(
+          "The new method has no name.", "Say --name NAME, or --stages for all of a method.");
+    }
+    if (!given.has("--to") && !given.accepted().isEmpty()) {
+      throw new UnusableRequest(
+          "Without --to there is nothing to accept.", "Leave --accept out, or say --to.");
+    }
+    return new ExtractMethod(
+        given.subject(),
+        given.required("--name"),
+        given.value("--to"),
+        given
+            .oneOf("--duplicates")
+            .map(word -> Duplicates.valueOf(word.toUpperCase()))
+            .orElse(Duplicates.NONE),
+        given.accepted());
+  }
+
+  private ExtractMethodAsked() {}
+}
