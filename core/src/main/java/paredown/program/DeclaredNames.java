@@ -58,15 +58,32 @@ public final class DeclaredNames {
     return found < 0 ? start : found;
   }
 
-  /** The offset of a class's name; its start for an anonymous class. */
+  /** The offset of a class's name; where its body opens for an anonymous class. */
   public int of(ClassTree type) {
     int start = start(type);
     String name = type.getSimpleName().toString();
-    if (start < 0 || name.isEmpty()) {
+    if (start < 0) {
       return start;
+    }
+    if (name.isEmpty()) {
+      return opening(start);
     }
     int found = source.findName(name, behind(type.getModifiers(), start), source.length());
     return found < 0 ? start : found;
+  }
+
+  /** The first brace behind an offset that stands in no brackets; the offset where none does. */
+  private int opening(int from) {
+    int depth = 0;
+    for (int i = source.tokenAt(from); i < source.tokens().size(); i++) {
+      int start = source.tokens().get(i).start();
+      char sign = source.text().charAt(start);
+      depth += sign == '(' ? 1 : sign == ')' ? -1 : 0;
+      if (sign == '{' && depth == 0) {
+        return start;
+      }
+    }
+    return from;
   }
 
   private int firstIdentifierBefore(int from, char sign) {

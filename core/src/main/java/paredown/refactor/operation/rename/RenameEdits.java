@@ -186,7 +186,7 @@ final class RenameEdits {
         variable
             || component
             || element.getKind() == ElementKind.PARAMETER && around.getLeaf() instanceof MethodTree;
-    if (!told || trees.start(around.getLeaf()) < 0) {
+    if (!told || trees.start(around.getLeaf()) < 0 || trees.end(around.getLeaf()) < 0) {
       return;
     }
     MemberRange range =
