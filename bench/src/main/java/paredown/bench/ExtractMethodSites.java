@@ -94,7 +94,18 @@ final class ExtractMethodSites implements Sites {
                   source.column(start),
                   source.line(end - 1),
                   source.column(end - 1));
-      sites.add(new Site(kind, new ExtractMethod(place, "partTakenOut"), new TreeSet<>()));
+      sites.add(
+          new Site(
+              kind,
+              new ExtractMethod(
+                  place,
+                  "partTakenOut",
+                  Optional.empty(),
+                  Duplicates.NONE,
+                  Set.of(),
+                  Optional.of("PartsTakenOut"),
+                  Set.of()),
+              new TreeSet<>()));
       for (Duplicates which : List.of(Duplicates.ALL, Duplicates.PROJECT)) {
         sites.add(
             new Site(

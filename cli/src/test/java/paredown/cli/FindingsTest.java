@@ -149,7 +149,7 @@ class FindingsTest extends FerryWithAnEnviousMethod {
             .exits(2);
     assertTrue(wrong.err().contains("Did you mean maybe-null?"), wrong.err());
     Ran nameless = Ran.pare(folder, "move", "method", "Pilot", "--to", "Berth").exits(2);
-    assertTrue(nameless.err().contains("Name its class, too"), nameless.err());
+    assertTrue(nameless.err().contains("Name it with its class"), nameless.err());
   }
 
   @Test

@@ -156,7 +156,7 @@ interface Draw {
         });
     String place = one(places, random);
     if (random.nextBoolean()) {
-      return "extract method %s --name part".formatted(place);
+      return "extract method %s --name part --result Parts".formatted(place);
     }
     repeat(files, place, random);
     return "extract method %s --name part --duplicates all".formatted(place);

@@ -58,6 +58,7 @@ record Callee(Twin twin, Extraction at, Shape shape) {
     Program program = part.trees().program();
     boolean sameResult =
         shape.result() == other.result()
+            && shape.result() != Shape.Result.SEVERAL
             && program.types().isSameType(shape.type(), other.type())
             && (other.variable() == null
                 || twin.stands(shape.variable(), other.variable(), program));

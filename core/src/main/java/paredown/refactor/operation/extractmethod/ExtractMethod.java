@@ -31,6 +31,7 @@ import paredown.refactor.plan.Rounds;
  * @param target the type that gets it; empty where it stays
  * @param duplicates which other places that say the same call it, too
  * @param accepted the kinds of refusal that are accepted for its move
+ * @param result the name of a class of the values that it gives; empty where that is one at most
  * @param given which of the literals in the code, counted from 0, the method takes; mostly none
  */
 public record ExtractMethod(
@@ -39,6 +40,7 @@ public record ExtractMethod(
     Optional<String> target,
     Duplicates duplicates,
     Set<RefusalKind> accepted,
+    Optional<String> result,
     Set<Integer> given)
     implements Refactoring {
 
@@ -54,7 +56,7 @@ public record ExtractMethod(
       Optional<String> target,
       Duplicates duplicates,
       Set<RefusalKind> accepted) {
-    this(place, name, target, duplicates, accepted, Set.of());
+    this(place, name, target, duplicates, accepted, Optional.empty(), Set.of());
   }
 
   /** An extraction whose method stays. */
@@ -64,19 +66,19 @@ public record ExtractMethod(
 
   /** The same under another name. */
   public ExtractMethod named(String other) {
-    return new ExtractMethod(place, other, target, duplicates, accepted, given);
+    return new ExtractMethod(place, other, target, duplicates, accepted, result, given);
   }
 
   /** The same in another place. */
   public ExtractMethod at(String other) {
-    return new ExtractMethod(other, name, target, duplicates, accepted, given);
+    return new ExtractMethod(other, name, target, duplicates, accepted, result, given);
   }
 
   /** The same, which overrules one more kind of refusal. */
   public ExtractMethod accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);
     more.add(kind);
-    return new ExtractMethod(place, name, target, duplicates, more, given);
+    return new ExtractMethod(place, name, target, duplicates, more, result, given);
   }
 
   /** The kinds of refusal that can be accepted where the method moves on. */
@@ -114,7 +116,10 @@ public record ExtractMethod(
                 "Code of " + owner.substring(owner.lastIndexOf('.') + 1),
                 name,
                 to.substring(to.lastIndexOf('.') + 1)),
-        List.of(new ExtractMethod(place, name, Optional.empty(), duplicates, Set.of()), move));
+        List.of(
+            new ExtractMethod(
+                place, name, Optional.empty(), duplicates, Set.of(), result, Set.of()),
+            move));
   }
 
   @Override
@@ -154,12 +159,13 @@ public record ExtractMethod(
 
   @Override
   public String command() {
-    return "pare extract method %s --name %s%s%s%s"
+    return "pare extract method %s --name %s%s%s%s%s"
         .formatted(
             Arguments.quoted(place),
             name,
             duplicates == Duplicates.NONE ? "" : " --duplicates " + duplicates.word(),
             target.map(to -> " --to " + Arguments.quoted(to)).orElse(""),
+            result.map(of -> " --result " + of).orElse(""),
             Arguments.accepting(accepted));
   }
 

@@ -1,6 +1,7 @@
 package paredown.refactor.operation.extractmethod;
 
 import java.util.Arrays;
+import java.util.Set;
 import paredown.UnusableRequest;
 import paredown.refactor.asked.Given;
 import paredown.refactor.asked.Operation;
@@ -39,6 +40,11 @@ public final class ExtractMethodAsked {
               "--to",
               "TYPE",
               "Moves it on at once to the type of one of the values that it takes, or of a field.")
+          .value(
+              "--result",
+              "NAME",
+              "The name of a record, or a small class in older Java, of the values that come out, where"
+                  + " there are several.")
           .accepting(
               ExtractMethod.acceptable(), "With --to: refusals to overrule, as in move method.")
           .examples(
@@ -64,7 +70,9 @@ public final class ExtractMethodAsked {
             .oneOf("--duplicates")
             .map(word -> Duplicates.valueOf(word.toUpperCase()))
             .orElse(Duplicates.NONE),
-        given.accepted());
+        given.accepted(),
+        given.value("--result"),
+        Set.of());
   }
 
   private ExtractMethodAsked() {}

@@ -65,19 +65,23 @@ final class ExtractMethodChecks {
                 results.stream()
                     .map(each -> each.getSimpleName().toString())
                     .collect(Collectors.joining(", "))),
-        "Take less, or more, so that one value comes out of it.",
+        "Say --result NAME for a record of them; or take less, or more, so that one comes out of it.",
         trees.source().place(part.start()));
   }
 
   /**
    * Requires that a type can be written down where the new method stands.
    *
+   * @param known the type variables of its own that the new method has
    * @throws Refused where it cannot
    */
-  static void requireWritable(UnitTrees trees, Part part, TypeMirror type) {
+  static void requireWritable(
+      UnitTrees trees, Part part, TypeMirror type, List<TypeParameterElement> known) {
     boolean ofMethod =
         WritableType.variables(type).stream()
-            .anyMatch(each -> each.getGenericElement() instanceof ExecutableElement);
+            .anyMatch(
+                each ->
+                    each.getGenericElement() instanceof ExecutableElement && !known.contains(each));
     boolean writable = type.getKind() == TypeKind.VOID || WritableType.is(type);
     if (ofMethod || !writable) {
       throw alone(
@@ -85,7 +89,7 @@ final class ExtractMethodChecks {
     }
   }
 
-  private static Refused alone(UnitTrees trees, Part part, String why) {
+  static Refused alone(UnitTrees trees, Part part, String why) {
     return Refused.advising(
         RefusalKind.NOT_ALONE,
         "The part cannot stand alone: %s.".formatted(why),
@@ -200,10 +204,6 @@ final class ExtractMethodChecks {
     @Override
     public Void visitIdentifier(IdentifierTree tree, Void unused) {
       Element element = trees.element(getCurrentPath());
-      if (element instanceof TypeParameterElement variable
-          && variable.getGenericElement() instanceof ExecutableElement) {
-        throw alone("it names the type variable %s of its method".formatted(tree.getName()));
-      }
       boolean local =
           element instanceof TypeElement type && type.getNestingKind() == NestingKind.LOCAL;
       if (local && !part.holds(declaredAt(element))) {

@@ -4,24 +4,18 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import paredown.UnusableRequest;
-import paredown.edit.Carried;
 import paredown.edit.Change;
-import paredown.edit.Indent;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
-import paredown.edit.Written;
 import paredown.program.Program;
-import paredown.program.Use;
-import paredown.program.UseKind;
-import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -70,10 +64,15 @@ final class ExtractMethodPlan {
         .require();
     Shape shape = extraction.shape();
     List<VariableElement> parameters = extraction.parameters(shape);
-    parameters.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each.asType()));
-    ExtractMethodChecks.requireWritable(trees, part, shape.type());
     List<TypeMirror> thrown = Thrown.of(trees, part.trees());
-    thrown.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each));
+    List<TypeMirror> given = parameters.stream().map(VariableElement::asType).toList();
+    List<TypeMirror> others = new ArrayList<>(thrown);
+    others.add(shape.type());
+    shape.variables().forEach(each -> others.add(each.asType()));
+    MethodVariables variables = MethodVariables.of(extraction, given, others);
+    given.forEach(each -> requireWritable(each, variables));
+    others.forEach(each -> requireWritable(each, variables));
+    Optional<ResultClass> several = several(shape);
 
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
@@ -95,7 +94,7 @@ final class ExtractMethodPlan {
       values.addAll(GivenField.of(trees, part, all, isEverywhere(), words));
       values.addAll(GivenLiteral.of(trees, part, all, arguments.given(), words));
       values.sort(Comparator.comparingInt(GivenValue::start));
-      values.forEach(each -> ExtractMethodChecks.requireWritable(trees, part, each.type()));
+      values.forEach(each -> requireWritable(each.type(), variables));
     }
     NewMethod method =
         new NewMethod(
@@ -103,7 +102,10 @@ final class ExtractMethodPlan {
             arguments.name(),
             parameters,
             values,
-            isEverywhere() || extraction.isStatic());
+            isEverywhere() || extraction.isStatic(),
+            several);
+    DeclaredMethod declared =
+        new DeclaredMethod(method, shape, thrown, variables, several, isEverywhere());
     EditList edits = new EditList();
     FileNames files = new FileNames(program, edits);
     TypeNames names = files.of(trees);
@@ -114,7 +116,7 @@ final class ExtractMethodPlan {
     if (asked) {
       twins.forEach(each -> replace(each, method, files, edits));
     }
-    edits.add(file, declaration(shape, parameters, thrown, names));
+    edits.add(file, declared.text(names));
     files.addImports();
     Set<String> touched = new TreeSet<>(Set.of(file));
     if (asked) {
@@ -133,10 +135,28 @@ final class ExtractMethodPlan {
                 owner.writtenName()),
         new EditedFiles(program).of(edits),
         Map.of(),
-        Map.of(),
+        declared.becameWithin(),
         isEverywhere() ? ReadableFiles.paths(program) : touched,
         new Change.Report(List.of(), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
+  }
+
+  private void requireWritable(TypeMirror type, MethodVariables variables) {
+    ExtractMethodChecks.requireWritable(trees, part, type, variables.all());
+  }
+
+  /** The class of what comes out, where that is more than one value. */
+  private Optional<ResultClass> several(Shape shape) {
+    if (shape.result() != Shape.Result.SEVERAL) {
+      return Optional.empty();
+    }
+    String name =
+        arguments
+            .result()
+            .orElseThrow(() -> ExtractMethodChecks.several(trees, part, shape.variables()));
+    ResultClass several = new ResultClass(name, extraction, shape.variables());
+    several.require();
+    return Optional.of(several);
   }
 
   private String lines() {
@@ -147,6 +167,9 @@ final class ExtractMethodPlan {
 
   private List<String> notes(List<VariableElement> parameters, List<Callee> twins) {
     List<String> notes = new ArrayList<>();
+    if (arguments.result().isPresent() && extraction.shape().result() != Shape.Result.SEVERAL) {
+      notes.add("At most one value comes out of the part, so that it needs no class for them.");
+    }
     int count = parameters.size() + values.size();
     if (count > 4) {
       notes.add(
@@ -198,97 +221,12 @@ final class ExtractMethodPlan {
 
   /** The uses behind the part of a variable that the call declares. */
   private static void declareLater(Extraction there, Shape shape, EditList edits) {
-    if (shape.result() == Shape.Result.DECLARES) {
-      for (Locals.Named use : there.locals().later(shape.variable())) {
-        edits.add(there.trees().path(), local(there.trees(), use));
+    for (VariableElement each : shape.variables()) {
+      if (there.locals().isOwn(each)) {
+        for (Locals.Named use : there.locals().later(each)) {
+          edits.add(there.trees().path(), DeclaredMethod.local(there.trees(), use));
+        }
       }
     }
-  }
-
-  /** A use of a variable that the change declares, in the place of one that was declared before. */
-  private static Replacement local(UnitTrees trees, Locals.Named use) {
-    String name = use.variable().getSimpleName().toString();
-    Use.Place place = new Use.Place(trees.path(), use.offset(), UseKind.NAME);
-    return Replacement.of(
-        use.offset(), use.offset() + name.length(), Written.text("").local(name, place).done());
-  }
-
-  private Replacement declaration(
-      Shape shape, List<VariableElement> parameters, List<TypeMirror> thrown, TypeNames names) {
-    Layout layout = Layout.of(owner);
-    String end = source.lineEnd();
-    Written.Text head =
-        Written.text(end + end + layout.member() + (isEverywhere() ? "" : "private "));
-    head.text(isEverywhere() || extraction.isStatic() ? "static " : "");
-    write(head, shape.type(), names);
-    head.text(" " + arguments.name() + "(");
-    String separator = "";
-    for (VariableElement each : parameters) {
-      write(head.text(separator), each.asType(), names);
-      head.text(" " + each.getSimpleName());
-      separator = ", ";
-    }
-    for (GivenValue each : values) {
-      write(head.text(separator), each.type(), names);
-      head.text(" " + each.name());
-      separator = ", ";
-    }
-    head.text(")");
-    separator = " throws ";
-    for (TypeMirror each : thrown) {
-      write(head.text(separator), each, names);
-      separator = ", ";
-    }
-    head.text(" {" + end + layout.body());
-    boolean declares =
-        shape.result() == Shape.Result.SETS && !parameters.contains(shape.variable());
-    if (declares) {
-      write(head, shape.type(), names);
-      head.text(" " + shape.variable().getSimpleName() + ";" + end + layout.body());
-    }
-    head.text(part.isExpression() ? "return " : "");
-    Written.Text tail = Written.text(part.isExpression() ? ";" : "");
-    if (shape.result() == Shape.Result.DECLARES || shape.result() == Shape.Result.SETS) {
-      tail.text(end + layout.body() + "return ");
-      if (shape.result() == Shape.Result.DECLARES) {
-        tail.hereStill(UseKind.NAME, program.symbols().key(shape.variable()), null);
-        tail.text(shape.variable().getSimpleName().toString());
-      } else {
-        tail.local(shape.variable().getSimpleName().toString());
-      }
-      tail.text(";");
-    }
-    tail.text(end + layout.member() + "}");
-    int at = behindMethod();
-    return Replacement.of(at, at, head.done(), body(shape, parameters, layout), tail.done());
-  }
-
-  private Carried body(Shape shape, List<VariableElement> parameters, Layout layout) {
-    List<Replacement> inside = new ArrayList<>();
-    for (Locals.Named use : locals.taken()) {
-      boolean here = parameters.contains(use.variable()) || use.variable().equals(shape.variable());
-      if (here) {
-        inside.add(local(trees, use));
-      }
-    }
-    values.forEach(each -> inside.addAll(each.taken(trees)));
-    Indent indent = new Indent(source.indentAt(part.start()), layout.body());
-    return new Carried(trees.path(), part.start(), part.end(), inside, indent, null);
-  }
-
-  private void write(Written.Text text, TypeMirror type, TypeNames names) {
-    if (type.getKind() == TypeKind.VOID) {
-      text.text("void");
-    } else {
-      names.write(text, type, owner.element());
-    }
-  }
-
-  /** Behind the method, with a comment that stands behind it in its line. */
-  private int behindMethod() {
-    int end = trees.end(extraction.method().getLeaf());
-    String rest = source.slice(end, source.nextLine(end - 1)).stripTrailing();
-    boolean comment = rest.strip().startsWith("//");
-    return comment ? end + rest.length() : end;
   }
 }

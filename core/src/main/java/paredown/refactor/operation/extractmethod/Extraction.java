@@ -94,7 +94,7 @@ final class Extraction {
   Shape shape() {
     TypeMirror none = program.types().getNoType(TypeKind.VOID);
     if (part.isExpression()) {
-      return new Shape(Shape.Result.VALUE, null, program.trees().getTypeMirror(part.first()));
+      return new Shape(Shape.Result.VALUE, List.of(), program.trees().getTypeMirror(part.first()));
     }
     List<VariableElement> results = locals.results();
     boolean constructor = ((MethodTree) method.getLeaf()).getReturnType() == null;
@@ -107,19 +107,20 @@ final class Extraction {
       if (!whole || throwsOnly || isInLambda()) {
         throw ExtractMethodChecks.leaves(trees, part);
       }
-      return new Shape(isVoid && isTail() ? Shape.Result.NONE : Shape.Result.RETURNS, null, given);
+      return new Shape(
+          isVoid && isTail() ? Shape.Result.NONE : Shape.Result.RETURNS, List.of(), given);
     }
     if (results.isEmpty()) {
-      return new Shape(Shape.Result.NONE, null, none);
+      return new Shape(Shape.Result.NONE, List.of(), none);
     }
+    results.forEach(locals::requireSetInTheEnd);
     if (results.size() > 1) {
-      throw ExtractMethodChecks.several(trees, part, results);
+      return new Shape(Shape.Result.SEVERAL, results, none);
     }
     VariableElement variable = results.get(0);
-    locals.requireSetInTheEnd(variable);
     return new Shape(
         locals.isOwn(variable) ? Shape.Result.DECLARES : Shape.Result.SETS,
-        variable,
+        results,
         variable.asType());
   }
 
@@ -142,9 +143,7 @@ final class Extraction {
 
   List<VariableElement> parameters(Shape shape) {
     List<VariableElement> parameters = new ArrayList<>(locals.inputs());
-    if (shape.result() == Shape.Result.SETS && locals.isUnset(shape.variable())) {
-      parameters.remove(shape.variable());
-    }
+    shape.variables().stream().filter(locals::isUnset).forEach(parameters::remove);
     return parameters;
   }
 

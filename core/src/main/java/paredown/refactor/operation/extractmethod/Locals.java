@@ -12,6 +12,7 @@ import com.sun.source.tree.WhileLoopTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -80,7 +81,7 @@ final class Locals {
     return new ArrayList<>(inputs);
   }
 
-  /** The variables whose value what follows needs. */
+  /** The variables whose value what follows needs, in the order in which they are declared. */
   List<VariableElement> results() {
     Set<VariableElement> results = new LinkedHashSet<>();
     for (Named use : uses) {
@@ -90,7 +91,12 @@ final class Locals {
         results.add(variable);
       }
     }
-    return new ArrayList<>(results);
+    return results.stream().sorted(Comparator.comparingInt(this::declaredAt)).toList();
+  }
+
+  private int declaredAt(VariableElement variable) {
+    TreePath path = declared.get(variable);
+    return path == null ? -1 : trees.start(path.getLeaf());
   }
 
   /** The uses behind the part of a variable that it declares. */

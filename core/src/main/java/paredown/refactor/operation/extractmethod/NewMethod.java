@@ -2,6 +2,7 @@ package paredown.refactor.operation.extractmethod;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import paredown.edit.Piece;
@@ -18,13 +19,15 @@ import paredown.refactor.name.TypeNames;
  *
  * @param values what it takes besides, since places differ in it
  * @param isStatic whether it needs no object
+ * @param several the class of what it gives; empty where that is at most one value
  */
 record NewMethod(
     Extraction extraction,
     String name,
     List<VariableElement> parameters,
     List<GivenValue> values,
-    boolean isStatic) {
+    boolean isStatic,
+    Optional<ResultClass> several) {
 
   private Program program() {
     return extraction.trees().program();
@@ -64,6 +67,11 @@ record NewMethod(
         named(text, shape.variable());
         text.text(" = ");
       }
+      case SEVERAL -> {
+        ResultClass all = several.orElseThrow();
+        all.write(text);
+        text.text(" " + all.variable() + " = ");
+      }
       case RETURNS -> text.text(shape.type().getKind() == TypeKind.VOID ? "" : "return ");
       default -> {
         // The call stands alone.
@@ -96,6 +104,10 @@ record NewMethod(
     if (ends) {
       UnitTrees there = at.trees();
       text.text(there.source().lineEnd() + there.source().indentAt(part.start()) + "return;");
+    }
+    if (shape.result() == Shape.Result.SEVERAL) {
+      String gap = at.trees().source().lineEnd() + at.trees().source().indentAt(part.start());
+      several.orElseThrow().takeOut(text, this, names, gap);
     }
     pieces.add(text.done());
     return pieces;

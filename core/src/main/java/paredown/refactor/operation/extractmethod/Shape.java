@@ -1,15 +1,21 @@
 package paredown.refactor.operation.extractmethod;
 
+import java.util.List;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
 
 /**
  * The shape of a call is what it does with what the method gives.
  *
- * @param variable that it declares or sets; null for others
- * @param type of what the method gives, which may be void
+ * @param variables that it declares or sets; none for others
+ * @param type of what the method gives, which may be void, and is so where it gives several values
  */
-record Shape(Result result, VariableElement variable, TypeMirror type) {
+record Shape(Result result, List<VariableElement> variables, TypeMirror type) {
+
+  /** The variable that it declares or sets; null where there is none, or several. */
+  VariableElement variable() {
+    return variables.size() == 1 ? variables.get(0) : null;
+  }
 
   /** The kinds of shapes. */
   enum Result {
@@ -20,6 +26,8 @@ record Shape(Result result, VariableElement variable, TypeMirror type) {
     DECLARES,
     /** The call sets a variable that was there before. */
     SETS,
+    /** The call gives an object of several values, for variables of both kinds. */
+    SEVERAL,
     /** The part ended the method, and the call does. */
     RETURNS
   }

@@ -75,7 +75,13 @@ public record ExtractSuperclass(
     for (String part : parts) {
       all.add(
           new ExtractMethod(
-              part, members.get(0), Optional.empty(), Duplicates.ANY, Set.of(), given));
+              part,
+              members.get(0),
+              Optional.empty(),
+              Duplicates.ANY,
+              Set.of(),
+              Optional.empty(),
+              given));
     }
     name.ifPresent(
         each -> {
