@@ -59,6 +59,7 @@ record Callee(Twin twin, Extraction at, Shape shape) {
     boolean sameResult =
         shape.result() == other.result()
             && shape.result() != Shape.Result.SEVERAL
+            && shape.result() != Shape.Result.LEAVES
             && program.types().isSameType(shape.type(), other.type())
             && (other.variable() == null
                 || twin.stands(shape.variable(), other.variable(), program));

@@ -1,5 +1,6 @@
 package paredown.refactor.operation.extractmethod;
 
+import com.sun.source.tree.Tree;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +35,9 @@ record DeclaredMethod(
     Optional<ResultClass> several,
     boolean everywhere) {
 
+  /** Why a jump may be somewhere else. */
+  static final String LEFT = "what it gives says whether it left, and the call leaves then";
+
   private Extraction extraction() {
     return method.extraction();
   }
@@ -55,11 +59,16 @@ record DeclaredMethod(
     return variables.became(method.key());
   }
 
+  private boolean leaves() {
+    return shape.result() == Shape.Result.LEAVES;
+  }
+
   /** Its declaration, with the code that it carries. */
   Replacement text(TypeNames names) {
     Layout layout = Layout.of(owner());
     Written head = variables.within(head(layout, names).done(), method.key());
     Written tail = variables.within(tail(layout, names).done(), method.key());
+    tail = leaves() ? tail.proving(LEFT) : tail;
     int at = behindMethod();
     return Replacement.of(at, at, head, body(layout), tail);
   }
@@ -107,6 +116,7 @@ record DeclaredMethod(
           each -> each.make(tail), () -> named(tail, shape.variable(), extraction()));
       tail.text(";");
     }
+    tail.text(leaves() ? end + layout.body() + "return false;" : "");
     tail.text(end + layout.member() + "}");
     several.ifPresent(each -> each.declare(tail, names, method.name()));
     return tail;
@@ -133,12 +143,26 @@ record DeclaredMethod(
         inside.add(local(trees(), use));
       }
     }
+    if (leaves()) {
+      extraction().jumps().forEach(jump -> inside.add(left(jump.getLeaf())));
+    }
     method.values().forEach(each -> inside.addAll(each.taken(trees())));
     SourceText source = trees().source();
     Indent indent = new Indent(source.indentAt(part().start()), layout.body());
     String type = owner().binaryName();
     Self self = variables.all().isEmpty() ? null : new Self(type, type);
     return new Carried(trees().path(), part().start(), part().end(), inside, indent, self);
+  }
+
+  /** What a jump of the part is within the new method. */
+  private Replacement left(Tree jump) {
+    int start = trees().start(jump);
+    int end = trees().end(jump);
+    List<Replacement.Dropped> dropped =
+        trees().program().uses().within(trees().path(), start, end).stream()
+            .map(use -> new Replacement.Dropped(use.place(), LEFT))
+            .toList();
+    return new Replacement(start, end, List.of(Written.plain("return true;")), dropped, LEFT);
   }
 
   /** A use of a variable that the change declares, in the place of one that was declared before. */

@@ -110,8 +110,15 @@ final class ExtractMethodPlan {
     FileNames files = new FileNames(program, edits);
     TypeNames names = files.of(trees);
     String file = trees.path();
+    boolean leaves = shape.result() == Shape.Result.LEAVES;
     edits.add(
-        file, new Replacement(part.start(), part.end(), method.call(shape, names), List.of()));
+        file,
+        new Replacement(
+            part.start(),
+            part.end(),
+            method.call(shape, names),
+            List.of(),
+            leaves ? DeclaredMethod.LEFT : ""));
     declareLater(extraction, shape, edits);
     if (asked) {
       twins.forEach(each -> replace(each, method, files, edits));

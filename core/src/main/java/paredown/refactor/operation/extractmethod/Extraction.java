@@ -101,6 +101,12 @@ final class Extraction {
     TypeMirror given =
         constructor ? none : ((ExecutableElement) trees.element(method)).getReturnType();
     boolean isVoid = given.getKind() == TypeKind.VOID;
+    boolean ends = isVoid && isTail() && exits.returns() && !isInLambda();
+    if (exits.leaveAlike() && results.isEmpty() && !exits.neverEnds() && !ends) {
+      TypeMirror said = program.types().getPrimitiveType(TypeKind.BOOLEAN);
+      return new Shape(Shape.Result.LEAVES, List.of(), said);
+    }
+    exits.requireReturns();
     if (exits.returns() || exits.neverEnds() && !isTail()) {
       boolean whole = exits.neverEnds() || isVoid && isTail();
       boolean throwsOnly = !exits.returns() && !isVoid;
@@ -139,6 +145,11 @@ final class Extraction {
     var last = part.trees().get(part.trees().size() - 1);
     return last.getParentPath().getLeaf() == body
         && body.getStatements().get(body.getStatements().size() - 1) == last.getLeaf();
+  }
+
+  /** Its jumps, where a call says whether it left by one. */
+  List<TreePath> jumps() {
+    return exits.jumps();
   }
 
   List<VariableElement> parameters(Shape shape) {

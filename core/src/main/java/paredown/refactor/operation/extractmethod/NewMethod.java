@@ -10,6 +10,7 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
+import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
@@ -72,6 +73,7 @@ record NewMethod(
         all.write(text);
         text.text(" " + all.variable() + " = ");
       }
+      case LEAVES -> text.text("if (");
       case RETURNS -> text.text(shape.type().getKind() == TypeKind.VOID ? "" : "return ");
       default -> {
         // The call stands alone.
@@ -98,12 +100,16 @@ record NewMethod(
       separator = ", ";
     }
     Part part = at.part();
-    text.text(part.isExpression() ? ")" : ");");
+    boolean leaves = shape.result() == Shape.Result.LEAVES;
+    text.text(part.isExpression() ? ")" : leaves ? ")) {" : ");");
     boolean ends =
         shape.result() == Shape.Result.RETURNS && shape.type().getKind() == TypeKind.VOID;
     if (ends) {
       UnitTrees there = at.trees();
       text.text(there.source().lineEnd() + there.source().indentAt(part.start()) + "return;");
+    }
+    if (leaves) {
+      leave(text, at);
     }
     if (shape.result() == Shape.Result.SEVERAL) {
       String gap = at.trees().source().lineEnd() + at.trees().source().indentAt(part.start());
@@ -111,6 +117,16 @@ record NewMethod(
     }
     pieces.add(text.done());
     return pieces;
+  }
+
+  /** Does behind the call what the part did. */
+  private static void leave(Written.Text text, Extraction at) {
+    UnitTrees there = at.trees();
+    String gap = there.source().lineEnd() + there.source().indentAt(at.part().start());
+    var jump = at.jumps().get(0).getLeaf();
+    text.text(gap + Layout.of(at.owner()).unit())
+        .text(there.source().slice(there.start(jump), there.end(jump)))
+        .text(gap + "}");
   }
 
   /** Names a local variable that stays where it is. */

@@ -28,6 +28,8 @@ record Shape(Result result, List<VariableElement> variables, TypeMirror type) {
     SETS,
     /** The call gives an object of several values, for variables of both kinds. */
     SEVERAL,
+    /** The call says whether the part left by its one jump, which is done behind it then. */
+    LEAVES,
     /** The part ended the method, and the call does. */
     RETURNS
   }
