@@ -32,6 +32,16 @@ final class MoveTypeSites implements Sites {
         sites.add(site("there", type, other));
       }
     }
+    for (DeclaredType type : types) {
+      String home = index.packageOf(type.file());
+      List<DeclaredType> near =
+          types.stream()
+              .filter(each -> index.packageOf(each.file()).equals(home) && !each.equals(type))
+              .toList();
+      if (!near.isEmpty()) {
+        sites.add(site("into", type, near.get(random.nextInt(near.size())).name()));
+      }
+    }
     for (DeclaredType type : index.types()) {
       if (type.depth() == 1) {
         String home = index.packageOf(type.file());

@@ -87,8 +87,10 @@ public final class Rendering {
 
   private void range(Origin origin, int start, int end, List<Replacement> replacements) {
     int at = start;
+    int indented = -1;
     for (Replacement replacement : sorted(replacements, start, end)) {
-      verbatim(origin, at, replacement.start());
+      verbatim(origin, at, replacement.start(), indented);
+      indented = beginLine(origin, replacement.start()) ? replacement.start() : indented;
       dropped.addAll(replacement.dropped());
       int begin = text.length();
       int place = regions.size();
@@ -105,7 +107,26 @@ public final class Rendering {
               replacement.proof()));
       at = replacement.end();
     }
-    verbatim(origin, at, end);
+    verbatim(origin, at, end, indented);
+  }
+
+  /** Indents a line that began without white space and begins with an edit; whether it did. */
+  private boolean beginLine(Origin origin, int at) {
+    Indent indent = origin.indent();
+    boolean bare =
+        !indent.changesNothing()
+            && indent.from().isEmpty()
+            && at == origin.source().lineStart(at)
+            && !isBlank(origin.source(), at)
+            && !Character.isWhitespace(origin.source().text().charAt(at));
+    if (bare) {
+      text.append(indent.to());
+    }
+    return bare;
+  }
+
+  private static boolean isBlank(SourceText source, int line) {
+    return line >= source.length() || "\r\n".indexOf(source.text().charAt(line)) >= 0;
   }
 
   private static List<Replacement> sorted(List<Replacement> replacements, int start, int end) {
@@ -123,14 +144,20 @@ public final class Rendering {
     return sorted;
   }
 
-  private void verbatim(Origin origin, int start, int end) {
+  /**
+   * Text as it is, but for how its lines are indented.
+   *
+   * @param indented where a line begins that is indented already
+   */
+  private void verbatim(Origin origin, int start, int end, int indented) {
     SourceText source = origin.source();
     int at = start;
     if (!origin.indent().changesNothing()) {
       String from = origin.indent().from();
       int first = start == source.lineStart(start) ? start : source.nextLine(start);
       for (int line = first; line < end; line = source.nextLine(line)) {
-        if (source.text().startsWith(from, line) && !insideLiteral(source, line)) {
+        boolean bare = from.isEmpty() && (line == indented || isBlank(source, line));
+        if (!bare && source.text().startsWith(from, line) && !insideLiteral(source, line)) {
           run(origin, at, line);
           text.append(origin.indent().to());
           at = Math.min(end, line + from.length());

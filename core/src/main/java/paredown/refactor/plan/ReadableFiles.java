@@ -9,6 +9,7 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.program.Unit;
+import paredown.project.SourceFile;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 
@@ -80,6 +81,33 @@ public final class ReadableFiles {
             "Set encoding: in pare.yaml to what it is written in.",
             unit.path());
       }
+    }
+  }
+
+  /**
+   * Requires that two types are shipped together: code that is shipped does not see the tests, and
+   * tests are not shipped.
+   *
+   * @param what goes from one to the other
+   * @throws Refused where they are not
+   */
+  public static void requireSameSide(
+      Sources sources, String what, DeclaredType from, DeclaredType to) {
+    SourceFile one = sources.file(from.file()).orElseThrow();
+    SourceFile other = sources.file(to.file()).orElseThrow();
+    if (!one.module().directory().equals(other.module().directory())) {
+      throw Refused.of(
+          RefusalKind.SEVERAL_MODULES,
+          what,
+          "%s and %s".formatted(one.module().name(), other.module().name()),
+          to.file());
+    }
+    if (one.kind() != other.kind()) {
+      throw Refused.of(
+          RefusalKind.TARGET_ELSEWHERE,
+          what,
+          "one of the two is in the tests and the other is not",
+          to.file());
     }
   }
 }

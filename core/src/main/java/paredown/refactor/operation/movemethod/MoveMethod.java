@@ -121,7 +121,7 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
     }
     requireEditable(from, sources);
     requireEditable(to, sources);
-    requireSameSide(from, to, sources);
+    ReadableFiles.requireSameSide(sources, method, from, to);
     try {
       return plan(sources, index, from, to, Optional.empty());
     } catch (Refused refused) {
@@ -173,26 +173,6 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
     if (type.keyword().equals("annotation")) {
       throw Refused.of(
           RefusalKind.TARGET_ELSEWHERE, type.name(), "it is an annotation", file.path());
-    }
-  }
-
-  /** Code that is shipped does not see the tests, and tests are not shipped. */
-  private void requireSameSide(DeclaredType from, DeclaredType to, Sources sources) {
-    SourceFile one = sources.file(from.file()).orElseThrow();
-    SourceFile other = sources.file(to.file()).orElseThrow();
-    if (!one.module().directory().equals(other.module().directory())) {
-      throw Refused.of(
-          RefusalKind.SEVERAL_MODULES,
-          method,
-          "%s and %s".formatted(one.module().name(), other.module().name()),
-          to.file());
-    }
-    if (one.kind() != other.kind()) {
-      throw Refused.of(
-          RefusalKind.TARGET_ELSEWHERE,
-          method,
-          "one of the two is in the tests and the other is not",
-          to.file());
     }
   }
 

@@ -19,8 +19,8 @@ import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
 
 /**
- * The code of a type that stood within another: types have the names that a new file knows, and
- * static members of the type that was around it stand behind that.
+ * The code of a type that goes to another file, out of a type or into one: types have the names
+ * that a new file knows, and static members of the type that was around it stand behind that.
  */
 final class CodeAlone {
   private final OwnerClass nested;
@@ -29,10 +29,15 @@ final class CodeAlone {
   private final CodeElsewhere elsewhere;
 
   CodeAlone(OwnerClass nested, TypeNames names) {
+    this(nested, names, nested.element());
+  }
+
+  /** The code of a type in a scope that names are known in. */
+  CodeAlone(OwnerClass nested, TypeNames names, TypeElement scope) {
     this.nested = nested;
     this.trees = nested.trees();
     this.program = nested.program();
-    this.elsewhere = new CodeElsewhere(trees, names, nested.element(), true);
+    this.elsewhere = new CodeElsewhere(trees, names, scope, true);
   }
 
   List<Replacement> edits() {
