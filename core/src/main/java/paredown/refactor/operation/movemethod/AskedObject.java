@@ -9,8 +9,6 @@ import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Copied;
 import paredown.edit.Piece;
@@ -21,7 +19,6 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
-import paredown.refactor.use.OwnerClass;
 
 /** Writes the object that a call asked for a method that moves, and what it holds. */
 final class AskedObject {
@@ -128,18 +125,9 @@ final class AskedObject {
     if (!sight.hides(member)) {
       return member;
     }
-    return call.moving().owner().methods().stream()
-        .filter(each -> each != call.moving().method())
-        .filter(each -> !each.is(Modifier.STATIC) && !sight.hides(each.element()))
-        .filter(
-            each ->
-                call.moving()
-                    .calm()
-                    .field((ExecutableElement) each.element())
-                    .filter(member::equals)
-                    .isPresent())
-        .map(OwnerClass.Method::element)
-        .findFirst()
+    Moving moving = call.moving();
+    return PlainGetter.of(moving.owner(), moving.method(), moving.calm(), member, around)
+        .map(Element.class::cast)
         .orElseThrow(
             () ->
                 call.refused(

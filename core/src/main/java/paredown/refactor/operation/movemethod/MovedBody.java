@@ -7,8 +7,10 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.Elements;
@@ -110,6 +112,23 @@ final class MovedBody {
     Tree tree = asked.path().getLeaf();
     if (moving.method().element().equals(asked.member()) && !moving.delegate()) {
       throw refusedAgain(tree);
+    }
+    Optional<ExecutableElement> getter =
+        PlainGetter.instead(moving.route(), moving.calm(), asked.path(), asked.member());
+    if (getter.isPresent()) {
+      Element gives = getter.get();
+      replace(
+          trees.start(tree),
+          trees.end(tree),
+          Written.text("")
+              .local(moving.given().ownerName())
+              .text(".")
+              .name(
+                  gives.getSimpleName().toString(),
+                  moving.program().symbols().key(gives),
+                  place(tree))
+              .text("()"));
+      return;
     }
     if (asked.member() != null && tree instanceof MemberSelectTree select) {
       Tree self = select.getExpression();

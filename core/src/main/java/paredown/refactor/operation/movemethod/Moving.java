@@ -48,7 +48,7 @@ final class Moving {
     this.calm = new CalmCalls(route.program());
     this.given = new Given(route, calm, wishes.owner(), forced);
     this.variables = neededVariables();
-    this.visibility = new Visibility(route, given);
+    this.visibility = new Visibility(route, given, calm);
   }
 
   Route route() {

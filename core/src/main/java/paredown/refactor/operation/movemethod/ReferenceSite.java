@@ -4,6 +4,7 @@ import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.util.TreePath;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import paredown.edit.Assumption;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.refactor.code.Rewriting;
@@ -19,10 +20,14 @@ record ReferenceSite(Moving moving, TypeNames here, MemberUses.MemberUse use) {
    */
   Replacement rewritten() {
     boolean isStatic = moving.method().is(Modifier.STATIC);
-    if (!(isStatic && moving.route().becomesStatic()) && !asksFirst(isStatic)) {
+    boolean owner = !isStatic && receivesFirst();
+    if (!(isStatic && moving.route().becomesStatic()) && !owner && !asksFirst(isStatic)) {
       throw CallSites.refused(moving, use, "a method reference names it");
     }
     requireExact();
+    if (owner && !moving.given().isOwnerAskedAtOnce()) {
+      assumeThere();
+    }
     MemberReferenceTree tree = (MemberReferenceTree) use.path().getLeaf();
     Written.Text text = Written.text("");
     here.write(text, moving.target().element(), use.trees().classAround(use.path()));
@@ -33,6 +38,26 @@ record ReferenceSite(Moving moving, TypeNames here, MemberUses.MemberUse use) {
         use.trees().end(tree),
         "the method is in another class now",
         text.done());
+  }
+
+  /** Whether the object that it is asked of at each call is what it receives first now. */
+  private boolean receivesFirst() {
+    MemberReferenceTree tree = (MemberReferenceTree) use.path().getLeaf();
+    TreePath asked = new TreePath(use.path(), tree.getQualifierExpression());
+    return moving.route().becomesStatic()
+        && moving.given().isOwner()
+        && !moving.isVarArgs()
+        && use.trees().element(asked) instanceof TypeElement;
+  }
+
+  private void assumeThere() {
+    moving
+        .owner()
+        .assumptions()
+        .add(
+            Assumption.Kind.NULL,
+            "what %s is asked of is never null".formatted(use.path().getLeaf()),
+            use.place());
   }
 
   /** Whether the first of what is given at each call is what the method is asked of now. */

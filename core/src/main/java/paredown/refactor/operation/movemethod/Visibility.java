@@ -10,6 +10,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.Widening;
@@ -22,10 +23,12 @@ final class Visibility {
   private final OwnerClass target;
   private final OwnerClass.Method method;
   private final Given given;
+  private final CalmCalls calm;
   private final Widening widening;
   private AccessLevel wanted = AccessLevel.PRIVATE;
 
-  Visibility(Route route, Given given) {
+  Visibility(Route route, Given given, CalmCalls calm) {
+    this.calm = calm;
     this.route = route;
     this.owner = route.owner();
     this.target = route.target();
@@ -102,7 +105,11 @@ final class Visibility {
       Element element = owner.trees().element(path);
       boolean asked = !given.isOwner() && values.contains(path.getLeaf());
       boolean itself = element.equals(method.element()) && !(given.isOwner() && route.delegate());
-      if (!asked && !itself) {
+      boolean got =
+          given.isOwner()
+              && values.contains(path.getLeaf())
+              && PlainGetter.instead(route, calm, path, element).isPresent();
+      if (!asked && !itself && !got) {
         widening.open(element, sight, subject, owner.trees().place(path.getLeaf()));
       }
     }
