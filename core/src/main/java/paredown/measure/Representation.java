@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.TypeFact;
+import paredown.text.NameWords;
 
 /**
  * A representation is what a class shows of itself as text, beside the rules that it keeps: methods
@@ -46,6 +47,8 @@ public record Representation(
   private static final Set<String> TAKES =
       Set.of("StringBuilder", "PrintStream", "PrintWriter", "Writer", "Appendable", "Formatter");
 
+  private static final Set<String> COMMON = Set.of("to", "get", "as", "text", "string", "write");
+
   /** What is given text makes other text of that, and not of its object. */
   private static final Set<String> MADE_OF = Set.of("String", "CharSequence", "char[]", "byte[]");
 
@@ -75,6 +78,7 @@ public record Representation(
       }
     }
     Set<String> helpers = helpers(type, texts);
+    helpers.addAll(headings(type, texts));
     List<String> rules =
         type.methods().stream()
             .filter(method -> !texts.contains(method.signature()))
@@ -87,6 +91,15 @@ public record Representation(
     List<String> outside = byTrade ? List.of() : reaching;
     return Optional.of(
         new Representation(List.copyOf(texts), List.copyOf(helpers), outside, rules));
+  }
+
+  /**
+   * Whether a method shows objects of other classes by trade: it makes text, or is given what text
+   * is written to, in a class that is named for that.
+   */
+  public static boolean isByTrade(TypeFact type, MethodFact method) {
+    return SHOWING.matcher(type.simpleName()).matches()
+        && (method.result().contains("String") || takesText(method));
   }
 
   private static boolean makesText(MethodFact method) {
@@ -151,6 +164,23 @@ public record Representation(
       }
     }
     return helpers;
+  }
+
+  /** Static methods that give a text of their own, named like one that shows the object. */
+  private static List<String> headings(TypeFact type, Set<String> texts) {
+    Set<String> words = new HashSet<>();
+    for (MethodFact method : type.methods()) {
+      if (texts.contains(method.signature())) {
+        words.addAll(NameWords.of(method.name()));
+      }
+    }
+    words.removeAll(COMMON);
+    return type.methods().stream()
+        .filter(method -> method.isStatic() && method.result().equals("String"))
+        .filter(method -> method.parameters().isEmpty() && method.body().traits().texts() > 0)
+        .filter(method -> NameWords.of(method.name()).stream().anyMatch(words::contains))
+        .map(MethodFact::signature)
+        .toList();
   }
 
   private static List<String> callers(TypeFact type, MethodFact method) {

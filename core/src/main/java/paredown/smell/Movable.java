@@ -6,6 +6,7 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.TypeFact;
+import paredown.measure.Representation;
 import paredown.text.NameWords;
 
 /** Which methods could live in another class, and which classes could take them. */
@@ -67,7 +68,8 @@ public final class Movable {
    * Whether a method's use of foreign data can be envy. Constructors and bodiless methods have no
    * choice; what overrides is called by its name from elsewhere ({@code equals} and visitors among
    * them); what makes an object of the type that it gives back maps or builds, as does a static
-   * method that gives one of its own class, and classes named for that do so by trade.
+   * method that gives one of its own class, and classes named for that do so by trade, as do those
+   * that are named for showing others as text.
    */
   public static boolean mayBeEnvious(Owned owned, Grounds grounds) {
     MethodFact method = owned.method();
@@ -79,6 +81,7 @@ public final class Movable {
         && !method.isAccessor()
         && !makes(method, grounds)
         && !givesOwn(owned)
+        && !Representation.isByTrade(owned.type(), method)
         && BY_TRADE.stream().noneMatch(trade -> owned.type().simpleName().endsWith(trade))
         && !(method.name().equals("main") && method.isStatic());
   }

@@ -32,6 +32,9 @@ import paredown.text.Listed;
 public final class LazyClass implements Detector {
   private static final int SMALL = 4;
 
+  /** So many data that belong together are a thing of their own. */
+  private static final int THING = 3;
+
   /** More static methods than this are a library. */
   private static final int HELPERS = 8;
 
@@ -267,6 +270,7 @@ public final class LazyClass implements Detector {
     TypeFact client = clients.size() == 1 ? grounds.types().get(clients.iterator().next()) : null;
     boolean little =
         client != null
+            && type.instanceFields().size() < THING
             && methods.size() >= grounds.limits().lazyForwards()
             && methods.stream().noneMatch(MethodFact::isStatic)
             && Size.methodsWithLogic(type) <= 1
@@ -322,7 +326,8 @@ public final class LazyClass implements Detector {
         methods.size() >= 2
             && methods.size() <= HELPERS
             && methods.stream().allMatch(MethodFact::isStatic)
-            && type.fields().isEmpty();
+            && type.fields().isEmpty()
+            && !isAboutOne(methods, grounds);
     if (!bag) {
       return Optional.empty();
     }
@@ -354,6 +359,19 @@ public final class LazyClass implements Detector {
                 clientsFigure(type, grounds)),
             "Who calls what:",
             rows));
+  }
+
+  /** Whether all that take something take an object of the same class: that is what joins them. */
+  private static boolean isAboutOne(List<MethodFact> methods, Grounds grounds) {
+    Set<String> about = new TreeSet<>();
+    for (MethodFact method : methods) {
+      if (!method.parameters().isEmpty()) {
+        about.add(method.parameters().get(0).type());
+      }
+    }
+    return about.size() == 1
+        && grounds.facts().types().stream()
+            .anyMatch(each -> each.simpleName().equals(about.iterator().next()));
   }
 
   private static Evidence.Figure clientsFigure(TypeFact type, Grounds grounds) {
