@@ -45,7 +45,7 @@ final class ParameterObjectSites implements Sites {
                 (method.isConstructor() ? "constructor" : "method")
                     + (everywhere ? ", everywhere" : ""),
                 new ExtractParameterObject(
-                    type.name(), selector, some, "TogetherPassed", everywhere),
+                    type.name(), selector, some, "TogetherPassed", everywhere, everywhere),
                 new TreeSet<>(called)));
       }
     }

@@ -20,8 +20,11 @@ public final class Size {
 
   /** Methods that do more than give or set a field; constructors and bodiless ones left out. */
   public static long methodsWithLogic(TypeFact type) {
-    return type.methods().stream()
-        .filter(method -> !method.isConstructor() && !method.isAbstract() && !method.isAccessor())
-        .count();
+    return type.methods().stream().filter(Size::hasLogic).count();
+  }
+
+  /** Whether it is one of these. */
+  public static boolean hasLogic(MethodFact method) {
+    return !method.isConstructor() && !method.isAbstract() && !method.isAccessor();
   }
 }

@@ -29,12 +29,13 @@ public interface Refactoring {
    * Steps are refactorings that are planned one after the other and make one change.
    *
    * @param summary one sentence of what happens in all
-   * @param leaving whether a step that is refused is left out and named; else nothing is done
+   * @param needed how many of the first must be done, or nothing is; one behind these that is
+   *     refused is left out and named
    */
-  record Steps(String summary, List<Refactoring> all, boolean leaving) {
+  record Steps(String summary, List<Refactoring> all, int needed) {
     /** Steps of which none is left out. */
     public Steps(String summary, List<Refactoring> all) {
-      this(summary, all, false);
+      this(summary, all, all.size());
     }
   }
 

@@ -69,7 +69,7 @@ public final class Candidates {
   private List<Candidate> found() {
     return switch (finding.form()) {
       case WHOLE -> sides().isEmpty() ? groups() : sides();
-      case FIELDS -> List.of(extract(finding.members(), ""));
+      case FIELDS -> SummedUp.first(finding, type, extract(finding.members(), ""));
       case TWINS -> twins();
       case PARAMETERS -> List.of(parameterObject());
       case METHOD -> code.moveMethod();
@@ -212,8 +212,8 @@ public final class Candidates {
   private Candidate parameterObject() {
     Evidence.Row first = finding.evidence().rows().get(0);
     String name =
-        NameWords.shared(finding.members())
-            .map(NameWords::capitalised)
+        KnownThing.of(finding.members())
+            .or(() -> NameWords.shared(finding.members()).map(NameWords::capitalised))
             .orElseGet(
                 () ->
                     finding.members().stream()
@@ -228,12 +228,29 @@ public final class Candidates {
     return new Candidate(
         finding.id(),
         new Cure.Together(
-            new ExtractParameterObject(type.name(), method, finding.members(), free, true),
+            new ExtractParameterObject(type.name(), method, finding.members(), free, true, true),
             new Effect(
                 List.of(
                     new Effect.Figure("parameters of each list together", parameters, 1),
                     new Effect.Figure("parameters in all", lists * parameters, lists)),
                 List.of("1 class more"))));
+  }
+
+  /** Whether a private method takes all of the values, and asks its own class for nothing. */
+  private boolean isFollowed() {
+    return types.values().stream()
+        .flatMap(each -> each.methods().stream().map(method -> Map.entry(each, method)))
+        .filter(each -> each.getValue().isPrivate())
+        .filter(
+            each ->
+                each.getValue().parameters().stream()
+                    .map(MethodFact.Parameter::name)
+                    .toList()
+                    .containsAll(finding.members()))
+        .anyMatch(
+            each ->
+                each.getValue().uses().stream()
+                    .noneMatch(use -> use.type().equals(each.getKey().name())));
   }
 
   /** What several classes hold goes up, or one of them is cured at least. */

@@ -12,12 +12,14 @@ final class ProposedName {
   private ProposedName() {}
 
   /**
-   * The name that the members' group has; else a word that most of the fields share; else the first
-   * field's, behind the class's own name.
+   * The name that everybody has for such a thing; else that of the members' group; else a word that
+   * most of the fields share; else the first field's, behind the class's own name.
    */
   static String of(TypeFact type, List<String> fields, String group, Set<String> taken) {
     String word = NameWords.shared(fields).map(NameWords::capitalised).orElse(group);
     List<String> proposals = new ArrayList<>();
+    KnownThing.of(fields)
+        .ifPresent(thing -> proposals.addAll(List.of(thing, type.simpleName() + thing)));
     if (!word.isEmpty()) {
       proposals.addAll(List.of(word, type.simpleName() + word));
     }

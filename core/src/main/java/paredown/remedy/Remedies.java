@@ -311,8 +311,10 @@ public record Remedies(
     Set<String> delegates = new HashSet<>();
     change.report().delegates().forEach(each -> delegates.add(each.replace(" ", "")));
     int movedBranches = 0;
+    int movedLogic = 0;
     for (MethodFact method : type.methods()) {
       if (going.contains(method.signature())) {
+        movedLogic += Size.hasLogic(method) ? 1 : 0;
         boolean stays = delegates.contains(method.signature().replace(" ", ""));
         movedBranches += method.branches() - (stays ? 1 : 0);
       }
@@ -321,9 +323,9 @@ public record Remedies(
     if (!refactoring.fields().isEmpty()) {
       figures.add(new Effect.Figure("fields", fields, fields - refactoring.fields().size() + 1));
     }
-    figures.add(
-        new Effect.Figure("methods with logic", logic, logic - refactoring.methods().size()));
+    figures.add(new Effect.Figure("methods with logic", logic, logic - movedLogic));
     figures.add(new Effect.Figure("ways through its methods", branches, branches - movedBranches));
+    figures.removeIf(each -> each.before() == each.after());
     return new Effect(figures, price(change, 1));
   }
 

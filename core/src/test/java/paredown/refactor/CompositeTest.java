@@ -97,7 +97,8 @@ class CompositeTest {
               Optional.empty(),
               Optional.empty(),
               Optional.empty(),
-              Optional.empty()));
+              Optional.empty(),
+              List.of()));
 
   private static Refactoring move(String method) {
     return new MoveMethod(

@@ -52,7 +52,8 @@ class ParameterObjectTest {
                 """)
             .sources();
     ExtractParameterObject extract =
-        new ExtractParameterObject("Tide", method, List.of(parameters.split(",")), "Spot", false);
+        new ExtractParameterObject(
+            "Tide", method, List.of(parameters.split(",")), "Spot", false, false);
     return assertThrows(UnusableRequest.class, () -> Judged.of(extract, sources, sources.index()));
   }
 

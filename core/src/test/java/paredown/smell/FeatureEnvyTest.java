@@ -45,6 +45,20 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void leavesAloneWhatShowsOthersAsTextByItsName() {
+    String shows =
+        """
+        public class Berth%s {
+          static String line(Berth b) { return b.depth() + " m, " + b.length() + b.closed(); }
+        }
+        """;
+    assertEquals(List.of(), Found.in(folder, BERTH, shows.formatted("Text")).of(Form.METHOD));
+    assertEquals(
+        List.of("BerthPilot: line lives on 3 values of Berth"),
+        Found.in(folder, BERTH, shows.formatted("Pilot")).of(Form.METHOD));
+  }
+
+  @Test
   void namesTheDataTheTargetAndTheLines() {
     Finding envy = Found.in(folder, BERTH, PILOT.formatted(ASKS)).one(Form.METHOD);
     assertEquals(List.of("Berth#closed", "Berth#depth", "Berth#length"), envy.evidence().foreign());

@@ -195,4 +195,52 @@ class LazyClassTest {
                 folder.resolve("both"), helpers, berth, quay.formatted("sign(n) + Helpers.half(n)"))
             .of(Form.UNUSED));
   }
+
+  @Test
+  void leavesAloneAThingOfThreeDataThatItsOwnerPassesOn() {
+    String place =
+        """
+        class Place {
+          private int row;
+          private int deck;
+          %s
+          int row() { return row; }
+          int deck() { return deck; }
+        }
+        """;
+    String ticket =
+        """
+        public class Ticket {
+          private final Place place = new Place();
+          public int row() { return place.row(); }
+          public int deck() { return place.deck(); }
+        }
+        """;
+    assertEquals(
+        List.of("Place: a part of Ticket, which passes all its methods on"),
+        Found.in(folder, place.formatted(""), ticket).of(Form.SINGLE));
+    assertEquals(
+        List.of(), Found.in(folder, place.formatted("private int seat;"), ticket).of(Form.SINGLE));
+  }
+
+  @Test
+  void leavesAloneStaticMethodsThatAreAllAboutOneClass() {
+    String lines =
+        """
+        public class Lines {
+          static String one(%s f) { return "" + f; }
+          static String two(Fleet f) { return "." + f; }
+        }
+        """;
+    String desk = "public class Desk { String s(Fleet f) { return Lines.one(%s); } }";
+    String shop = "public class Shop { String s(Fleet f) { return Lines.two(f); } }";
+    assertEquals(
+        List.of(),
+        Found.in(folder, FLEET, lines.formatted("Fleet"), desk.formatted("f"), shop)
+            .of(Form.UNUSED));
+    assertEquals(
+        List.of("Lines: 2 static methods, each for one class"),
+        Found.in(folder, FLEET, lines.formatted("Desk"), desk.formatted("this"), shop)
+            .of(Form.UNUSED));
+  }
 }

@@ -33,11 +33,11 @@ final class Composite {
    */
   static Judged of(Refactoring whole, Refactoring.Steps steps, Sources sources) {
     Composite composite = new Composite(whole, sources);
-    for (Refactoring step : steps.all()) {
-      if (steps.leaving()) {
-        composite.planOrLeave(step);
+    for (int i = 0; i < steps.all().size(); i++) {
+      if (i < steps.needed()) {
+        composite.plan(steps.all().get(i));
       } else {
-        composite.plan(step);
+        composite.planOrLeave(steps.all().get(i));
       }
     }
     if (composite.steps.isEmpty()) {

@@ -64,6 +64,8 @@ public record ExtractClass(
    *     class's name
    * @param pass what methods that need what stays receive; empty where they cannot leave
    * @param passIn how another object comes into that field; empty where none does
+   * @param parts places of code in methods that becomes a method each first, under the last names
+   *     of the methods that leave; mostly none
    */
   public record Wishes(
       Optional<Boolean> delegate,
@@ -72,7 +74,8 @@ public record ExtractClass(
       Optional<String> inPackage,
       Optional<String> heldAs,
       Optional<Pass> pass,
-      Optional<PassIn> passIn) {
+      Optional<PassIn> passIn,
+      List<String> parts) {
     public static final Wishes NONE = of(Optional.empty(), Set.of());
 
     /** Wishes for a class beside the old, in a field that is named after it. */
@@ -84,26 +87,35 @@ public record ExtractClass(
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
-          Optional.empty());
+          Optional.empty(),
+          List.of());
     }
 
     public Wishes {
+      parts = List.copyOf(parts);
       accepted = Set.copyOf(accepted);
     }
 
     /** The same for a class in another package. */
     public Wishes inPackage(String home) {
-      return new Wishes(delegate, accepted, nested, Optional.of(home), heldAs, pass, passIn);
+      return new Wishes(delegate, accepted, nested, Optional.of(home), heldAs, pass, passIn, parts);
     }
 
     /** The same where methods may receive what they need of their old object. */
     public Wishes pass(Pass way) {
-      return new Wishes(delegate, accepted, nested, inPackage, heldAs, Optional.of(way), passIn);
+      return new Wishes(
+          delegate, accepted, nested, inPackage, heldAs, Optional.of(way), passIn, parts);
+    }
+
+    /** The same where code becomes methods first. */
+    public Wishes parts(List<String> places) {
+      return new Wishes(delegate, accepted, nested, inPackage, heldAs, pass, passIn, places);
     }
 
     /** The same where another object can come into the field. */
     public Wishes passIn(PassIn way) {
-      return new Wishes(delegate, accepted, nested, inPackage, heldAs, pass, Optional.of(way));
+      return new Wishes(
+          delegate, accepted, nested, inPackage, heldAs, pass, Optional.of(way), parts);
     }
   }
 
@@ -134,7 +146,8 @@ public record ExtractClass(
             wishes.inPackage(),
             wishes.heldAs(),
             wishes.pass(),
-            wishes.passIn());
+            wishes.passIn(),
+            wishes.parts());
     return new ExtractClass(type, fields, methods, name, accepting);
   }
 
@@ -183,6 +196,9 @@ public record ExtractClass(
     wishes
         .passIn()
         .ifPresent(way -> command.append(" --pass-in ").append(way.name().toLowerCase()));
+    if (!wishes.parts().isEmpty()) {
+      command.append(" --parts ").append(Arguments.quoted(String.join(",", wishes.parts())));
+    }
     return command.append(Arguments.accepting(wishes.accepted())).toString();
   }
 
@@ -193,6 +209,9 @@ public record ExtractClass(
 
   @Override
   public Optional<Steps> steps(Sources sources) {
+    if (!wishes.parts().isEmpty()) {
+      return Optional.of(PartsFirst.steps(this, sources));
+    }
     boolean without = wishes.delegate().equals(Optional.of(false));
     boolean asks = wishes.pass().equals(Optional.of(Pass.OWNER));
     return fields.isEmpty() && without && asks && !wishes.nested()

@@ -42,6 +42,11 @@ public final class ExtractClassAsked {
               "--pass",
               List.of("owner", "values"),
               "What methods that need what stays receive: their old object, or its values.")
+          .list(
+              "--parts",
+              "PLACE",
+              "Places of code in methods of the class: each becomes a method first, with the last names"
+                  + " that --methods gives, and leaves, too.")
           .delegating()
           .accepting(
               ExtractClass.acceptable(),
@@ -70,7 +75,8 @@ public final class ExtractClassAsked {
             given.value("--package"),
             given.value("--held-as"),
             given.oneOf("--pass").map(way -> ExtractClass.Pass.valueOf(way.toUpperCase())),
-            given.oneOf("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase()))));
+            given.oneOf("--pass-in").map(way -> ExtractClass.PassIn.valueOf(way.toUpperCase())),
+            given.list("--parts")));
   }
 
   private ExtractClassAsked() {}

@@ -31,7 +31,7 @@ public record ExtractGroups(String type, List<ExtractClass> groups) implements R
                     type.substring(type.lastIndexOf('.') + 1),
                     Listed.of(groups.stream().map(ExtractClass::name).toList())),
             List.copyOf(groups),
-            true));
+            0));
   }
 
   @Override

@@ -31,7 +31,7 @@ public record ExtractPieces(List<ExtractMethod> pieces) implements Refactoring {
             "%s become methods that all their places call."
                 .formatted(Counted.of(pieces.size(), "piece of code", "pieces of code")),
             pieces.stream().map(each -> (Refactoring) quoted(each, sources)).toList(),
-            true));
+            0));
   }
 
   @Override

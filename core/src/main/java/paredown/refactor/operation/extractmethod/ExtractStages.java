@@ -36,7 +36,7 @@ public record ExtractStages(String type, String method, List<ExtractMethod> stag
     List<Refactoring> all = new ArrayList<>(stages);
     Collections.reverse(all);
     return Optional.of(
-        new Steps("The stages of %s are methods of their own.".formatted(method), all, true));
+        new Steps("The stages of %s are methods of their own.".formatted(method), all, 0));
   }
 
   @Override

@@ -24,9 +24,15 @@ import paredown.text.Listed;
  * @param parameters the names of the parameters
  * @param name the simple name of the object's class
  * @param everywhere whether all methods of the project with such parameters take it
+ * @param withMethods whether private methods that need nothing else of their class follow it
  */
 public record ExtractParameterObject(
-    String type, String method, List<String> parameters, String name, boolean everywhere)
+    String type,
+    String method,
+    List<String> parameters,
+    String name,
+    boolean everywhere,
+    boolean withMethods)
     implements Refactoring {
 
   private static final int FEWEST = 2;
@@ -37,7 +43,7 @@ public record ExtractParameterObject(
 
   /** The same under another name. */
   public ExtractParameterObject named(String other) {
-    return new ExtractParameterObject(type, method, parameters, other, everywhere);
+    return new ExtractParameterObject(type, method, parameters, other, everywhere, withMethods);
   }
 
   @Override
@@ -52,13 +58,17 @@ public record ExtractParameterObject(
       all.add(new BeginObject(this));
     }
     all.add(new GiveObject(this));
+    int needed = all.size();
+    if (withMethods) {
+      all.addAll(Followers.of(this, sources));
+    }
     String summary =
         "%s are passed as one %s%s."
             .formatted(
                 Listed.of(parameters),
                 name,
                 everywhere ? " wherever they are passed together" : " to " + method);
-    return Optional.of(new Steps(summary, all));
+    return Optional.of(new Steps(summary, all, needed));
   }
 
   @Override
@@ -77,12 +87,13 @@ public record ExtractParameterObject(
 
   @Override
   public String command() {
-    return "pare extract parameter-object %s --parameters %s --name %s%s"
+    return "pare extract parameter-object %s --parameters %s --name %s%s%s"
         .formatted(
             Arguments.quoted(type + "#" + method),
             String.join(",", parameters),
             name,
-            everywhere ? " --everywhere" : "");
+            everywhere ? " --everywhere" : "",
+            withMethods ? " --with-methods" : "");
   }
 
   @Override

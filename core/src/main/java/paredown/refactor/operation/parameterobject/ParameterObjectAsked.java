@@ -26,6 +26,9 @@ public final class ParameterObjectAsked {
           .flag(
               "--everywhere",
               "Wherever the project passes parameters of these names and types together.")
+          .flag(
+              "--with-methods",
+              "Let private methods follow that take these values and need nothing of their own class.")
           .examples(
               """
               pare extract parameter-object Sailing#Sailing \\
@@ -39,7 +42,8 @@ public final class ParameterObjectAsked {
         name.member(),
         given.list("--parameters"),
         given.required("--name"),
-        given.has("--everywhere"));
+        given.has("--everywhere"),
+        given.has("--with-methods"));
   }
 
   private ParameterObjectAsked() {}

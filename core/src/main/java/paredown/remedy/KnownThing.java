@@ -1,0 +1,73 @@
+package paredown.remedy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import paredown.text.NameWords;
+
+/** Things that everybody has a name for, known by the names of what they are made of. */
+final class KnownThing {
+  private static final Map<String, Set<String>> PARTS =
+      Map.ofEntries(
+          Map.entry(
+              "Address",
+              Set.of(
+                  "street",
+                  "house",
+                  "lane",
+                  "road",
+                  "village",
+                  "town",
+                  "city",
+                  "postcode",
+                  "zip",
+                  "postal",
+                  "country",
+                  "region",
+                  "county")),
+          Map.entry("Span", Set.of("from", "until", "to", "till", "since")),
+          Map.entry("Period", Set.of("start", "begin", "end", "starts", "ends")),
+          Map.entry(
+              "Range",
+              Set.of("min", "max", "minimum", "maximum", "low", "high", "lowest", "highest")),
+          Map.entry("Position", Set.of("lat", "lon", "lng", "latitude", "longitude", "altitude")),
+          Map.entry("Point", Set.of("x", "y", "z")),
+          Map.entry("Size", Set.of("width", "height", "length")),
+          Map.entry("Colour", Set.of("red", "green", "blue", "alpha")),
+          Map.entry("Margins", Set.of("top", "left", "bottom", "right")),
+          Map.entry("Money", Set.of("amount", "currency")),
+          Map.entry("Contact", Set.of("phone", "email", "fax", "mail", "mobile", "telephone")),
+          Map.entry("Credentials", Set.of("user", "username", "login", "password")),
+          Map.entry("Endpoint", Set.of("host", "port", "scheme")),
+          Map.entry("Version", Set.of("major", "minor", "patch")));
+
+  private KnownThing() {}
+
+  /**
+   * What members make together, all but one of them at most, which says more closely what it is:
+   * {@code MeadowSpan} of meadow, from and until.
+   */
+  static Optional<String> of(List<String> members) {
+    return PARTS.entrySet().stream()
+        .flatMap(each -> named(each.getKey(), each.getValue(), members).stream())
+        .findFirst();
+  }
+
+  private static Optional<String> named(String name, Set<String> parts, List<String> members) {
+    List<String> others =
+        members.stream()
+            .filter(
+                member -> {
+                  List<String> words = NameWords.of(member);
+                  return !parts.contains(words.get(0))
+                      && !parts.contains(words.get(words.size() - 1));
+                })
+            .toList();
+    int known = members.size() - others.size();
+    if (known < 2 || others.size() > 1) {
+      return Optional.empty();
+    }
+    return Optional.of(others.isEmpty() ? name : NameWords.withoutUnit(others.get(0)) + name);
+  }
+}
