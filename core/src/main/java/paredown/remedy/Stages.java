@@ -3,17 +3,23 @@ package paredown.remedy;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import paredown.UnusableRequest;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.facts.TypeFact;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractmethod.ExtractStages;
+import paredown.text.NameWords;
 
 /** The stages of a long method, which blank lines and comments part, each under a name. */
 public final class Stages {
   private static final int LEAST_LINES = 3;
+
+  /** More values than these are no one thing. */
+  private static final int MOST_RESULTS = 3;
 
   private Stages() {}
 
@@ -54,9 +60,21 @@ public final class Stages {
     for (int i = 0; i < paragraphs.size(); i++) {
       Span span = Span.joined(paragraphs.get(i));
       boolean leaves = span.jumps() && i + 1 < paragraphs.size();
-      if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves) {
+      boolean gives = method.body().left(span).size() <= MOST_RESULTS;
+      if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves && gives) {
         Stretch stretch = Stretch.of(method, span);
-        stages.add(new ExtractMethod(stretch.place(), free(stretch.name(), taken)));
+        String name = free(stretch.name(), taken);
+        stages.add(
+            stretch.results().size() > 1
+                ? new ExtractMethod(
+                    stretch.place(),
+                    name,
+                    Optional.empty(),
+                    Duplicates.NONE,
+                    Set.of(),
+                    Optional.of(NameWords.capitalised(name)),
+                    Set.of())
+                : new ExtractMethod(stretch.place(), name));
       }
     }
     return new ExtractStages(type.name(), method.signature().replace(" ", ""), stages);

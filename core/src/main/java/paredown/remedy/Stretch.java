@@ -33,7 +33,10 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
   private static final Set<String> NO_BEGINNING =
       Set.of("this", "the", "now", "we", "if", "no", "not", "an", "it", "there", "todo");
 
-  private static final Set<String> ARTICLES = Set.of("the", "now", "then", "first", "finally");
+  private static final Set<String> ARTICLES =
+      Set.of(
+          "the", "now", "then", "first", "finally", "what", "was", "is", "are", "were", "how",
+          "which");
 
   /** What a parameter costs in lines, where one stretch is compared with another. */
   private static final int COST = 3;

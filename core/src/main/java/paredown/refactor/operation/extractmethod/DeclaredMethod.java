@@ -80,23 +80,15 @@ record DeclaredMethod(
     variables.declare(head, names);
     several.ifPresentOrElse(each -> each.write(head), () -> write(head, shape.type(), names));
     head.text(" " + method.name() + "(");
-    String separator = "";
-    for (VariableElement each : method.parameters()) {
-      write(head.text(separator), each.asType(), names);
-      head.text(" " + each.getSimpleName());
-      separator = ", ";
-    }
-    for (GivenValue each : method.values()) {
-      write(head.text(separator), each.type(), names);
-      head.text(" " + each.name());
-      separator = ", ";
-    }
-    head.text(")");
-    separator = " throws ";
-    for (TypeMirror each : thrown) {
-      write(head.text(separator), each, names);
-      separator = ", ";
-    }
+    Written parameters = parameters(names);
+    Written behind = thrown(names);
+    String all = head.done().text();
+    int line = all.length() - all.lastIndexOf('\n') - 1;
+    boolean broken =
+        line + parameters.text().length() + behind.text().length() + 2 > Layout.WIDTH
+            && !parameters.text().isEmpty();
+    head.text(broken ? end + layout.body() + layout.unit() : "");
+    head.all(parameters).all(behind);
     head.text(" {" + end + layout.body());
     for (VariableElement each : shape.variables()) {
       if (!extraction().locals().isOwn(each) && !method.parameters().contains(each)) {
@@ -105,6 +97,32 @@ record DeclaredMethod(
       }
     }
     return head.text(part().isExpression() ? "return " : "");
+  }
+
+  private Written parameters(TypeNames names) {
+    Written.Text text = Written.text("");
+    String separator = "";
+    for (VariableElement each : method.parameters()) {
+      write(text.text(separator), each.asType(), names);
+      text.text(" " + each.getSimpleName());
+      separator = ", ";
+    }
+    for (GivenValue each : method.values()) {
+      write(text.text(separator), each.type(), names);
+      text.text(" " + each.name());
+      separator = ", ";
+    }
+    return text.done();
+  }
+
+  private Written thrown(TypeNames names) {
+    Written.Text text = Written.text(")");
+    String separator = " throws ";
+    for (TypeMirror each : thrown) {
+      write(text.text(separator), each, names);
+      separator = ", ";
+    }
+    return text.done();
   }
 
   private Written.Text tail(Layout layout, TypeNames names) {

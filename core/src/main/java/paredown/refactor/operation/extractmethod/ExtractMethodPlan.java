@@ -89,6 +89,7 @@ final class ExtractMethodPlan {
       List<Twin> all = asked ? twins.stream().map(Callee::twin).toList() : List.of();
       Set<String> words =
           source.tokens(part.start(), part.end()).stream()
+              .filter(token -> !source.isBehindDot(token.start()))
               .map(token -> source.slice(token.start(), token.end()))
               .collect(Collectors.toCollection(TreeSet::new));
       values.addAll(GivenField.of(trees, part, all, isEverywhere(), words));

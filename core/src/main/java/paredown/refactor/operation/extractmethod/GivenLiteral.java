@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -44,7 +45,9 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) implements
       if (given.contains(literals.indexOf(token))
           || twins.stream().anyMatch(each -> differs(trees, token, each))) {
         TypeMirror type = type(trees.program(), known.get(token.start()));
-        found.add(new GivenLiteral(token.start(), token.end(), type, name(type, words)));
+        TreePath literal = known.get(token.start());
+        found.add(
+            new GivenLiteral(token.start(), token.end(), type, name(trees, literal, type, words)));
       }
     }
     return found;
@@ -116,7 +119,14 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) implements
     return program.types().getPrimitiveType(kind);
   }
 
-  private static String name(TypeMirror type, Set<String> words) {
+  /** A name after what the literal is compared with, given to or set; else after its type. */
+  private static String name(
+      UnitTrees trees, TreePath literal, TypeMirror type, Set<String> words) {
+    Optional<String> told = NearbyName.of(trees, literal).filter(each -> !words.contains(each));
+    if (told.isPresent()) {
+      words.add(told.get());
+      return told.get();
+    }
     String plain =
         switch (type.getKind()) {
           case DECLARED -> "text";
