@@ -22,7 +22,8 @@ import paredown.smell.detector.Detectors;
 
 /**
  * Does each remedy that is offered for the findings of a first screen, in memory, and surveys what
- * comes of it: whether the finding is gone, and what it weighs if it is not.
+ * comes of it: whether the finding is gone, what it weighs if it is not, and what findings the
+ * remedy itself has made: who follows one answer must not be told the opposite next.
  */
 public final class Cures {
   /** A finding that has lost so much of its weight is much lighter: a third. */
@@ -69,8 +70,16 @@ public final class Cures {
       int best = finding.weight();
       StringBuilder told = new StringBuilder();
       for (Remedy remedy : remedies.found()) {
-        int weight = weight(finding, Look.at(remedy.change().after(sources)).findings());
+        List<Finding> then = Look.at(remedy.change().after(sources)).findings();
+        int weight = weight(finding, then);
         told.append("  %s %d".formatted(remedy.shortId(), weight));
+        List<Finding> made = made(look.findings(), remedy, then);
+        made.forEach(
+            each ->
+                told.append(" (+%s %d: %s)".formatted(each.id(), each.weight(), each.summary())));
+        if (!made.isEmpty()) {
+          count("remedies that make a finding");
+        }
         best = Math.min(best, weight);
         count("remedies");
         if (weight > finding.weight()) {
@@ -86,6 +95,17 @@ public final class Cures {
       System.out.printf(
           "  %s %-28s %d:%s%n", finding.id(), finding.shortType(), finding.weight(), told);
     }
+  }
+
+  /** The findings about files that a remedy changes that nobody had before, smaller ones apart. */
+  private static List<Finding> made(List<Finding> before, Remedy remedy, List<Finding> then) {
+    return then.stream()
+        .filter(each -> !each.smell().isSmaller())
+        .filter(each -> remedy.change().file(each.range().file()).isPresent())
+        .filter(
+            each ->
+                before.stream().noneMatch(old -> old.id().equals(each.id()) || each.isLeftOf(old)))
+        .toList();
   }
 
   private void count(String what) {
