@@ -189,12 +189,17 @@ record CodeCandidates(
   }
 
   private Candidate oneForAll(RepeatedRun run, Duplicates which) {
+    String name = sharedName(run);
+    Optional<String> result =
+        Optional.of(NameWords.capitalised(name)).filter(each -> run.givesSeveral());
     ExtractMethod extract =
-        new ExtractMethod(run.place(), sharedName(run), Optional.empty(), which, Set.of());
+        new ExtractMethod(run.place(), name, Optional.empty(), which, Set.of(), result, Set.of());
     Effect effect =
         new Effect(
             List.of(new Effect.Figure("lines of it in each place", run.lines(), 1)),
-            List.of("1 method more"));
+            result.isEmpty()
+                ? List.of("1 method more")
+                : List.of("1 method more", "1 record of what it gives"));
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 

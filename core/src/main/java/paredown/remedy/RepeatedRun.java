@@ -11,7 +11,7 @@ import paredown.smell.Evidence;
 
 /**
  * A run of statements that stands elsewhere, too, or the longest part of it that could be a method:
- * it leaves by its end alone, and gives one value at most.
+ * it leaves by its end alone, and gives a few values at most.
  */
 record RepeatedRun(MethodFact method, List<Span> spans) {
   /** Less than so many words are not worth a method. */
@@ -39,6 +39,11 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
   boolean isPlain() {
     Span all = Span.joined(spans);
     return (!all.jumps() || endsMethod()) && method.body().left(all).size() <= 1;
+  }
+
+  /** Whether it gives several values, so that it takes a class for them. */
+  boolean givesSeveral() {
+    return method.body().left(Span.joined(spans)).size() > 1;
   }
 
   /** Whether it is the rest of its method, and leaves by its end alone. */

@@ -159,7 +159,7 @@ interface Draw {
       return "extract method %s --name part --result Parts".formatted(place);
     }
     repeat(files, place, random);
-    return "extract method %s --name part --duplicates all".formatted(place);
+    return "extract method %s --name part --duplicates all --result Parts".formatted(place);
   }
 
   /** Puts the same lines in a block of their own below, now and then with another number. */

@@ -58,16 +58,35 @@ record Callee(Twin twin, Extraction at, Shape shape) {
     Program program = part.trees().program();
     boolean sameResult =
         shape.result() == other.result()
-            && shape.result() != Shape.Result.SEVERAL
-            && shape.result() != Shape.Result.LEAVES
             && program.types().isSameType(shape.type(), other.type())
-            && (other.variable() == null
-                || twin.stands(shape.variable(), other.variable(), program));
+            && standFor(other.variables(), program)
+            && at.jump().equals(part.jump());
     return sameResult
-        && !(other.result() == Shape.Result.SETS
-            && at.locals().isUnset(shape.variable()) != part.locals().isUnset(other.variable()))
+        && areAlikeSet(part, other)
         && parameters.stream().allMatch(each -> standing(each, program) != null)
         && at.locals().inputs().stream().noneMatch(each -> isMixed(each, program));
+  }
+
+  /** Whether what it declares and sets stands for what another does, one for one. */
+  private boolean standFor(List<VariableElement> others, Program program) {
+    boolean all = shape.variables().size() == others.size();
+    for (int i = 0; all && i < others.size(); i++) {
+      all = twin.stands(shape.variables().get(i), others.get(i), program);
+    }
+    return all;
+  }
+
+  /** Whether each that it sets has a value before where the other's has one. */
+  private boolean areAlikeSet(Extraction part, Shape other) {
+    boolean alike = true;
+    for (int i = 0; i < other.variables().size(); i++) {
+      VariableElement one = shape.variables().get(i);
+      VariableElement two = other.variables().get(i);
+      alike &=
+          at.locals().isOwn(one) == part.locals().isOwn(two)
+              && (at.locals().isOwn(one) || at.locals().isUnset(one) == part.locals().isUnset(two));
+    }
+    return alike;
   }
 
   /** Whether it sets a variable that stands for several. */

@@ -152,6 +152,14 @@ final class Extraction {
     return exits.jumps();
   }
 
+  /** What such a call does behind it; empty text where no jump leads out of it. */
+  String jump() {
+    return exits.jumps().isEmpty()
+        ? ""
+        : source.slice(
+            trees.start(exits.jumps().get(0).getLeaf()), trees.end(exits.jumps().get(0).getLeaf()));
+  }
+
   List<VariableElement> parameters(Shape shape) {
     List<VariableElement> parameters = new ArrayList<>(locals.inputs());
     shape.variables().stream().filter(locals::isUnset).forEach(parameters::remove);

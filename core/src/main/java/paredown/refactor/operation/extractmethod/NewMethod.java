@@ -71,7 +71,7 @@ record NewMethod(
       case SEVERAL -> {
         ResultClass all = several.orElseThrow();
         all.write(text);
-        text.text(" " + all.variable() + " = ");
+        text.text(" " + all.variable(at) + " = ");
       }
       case LEAVES -> text.text("if (");
       case RETURNS -> text.text(shape.type().getKind() == TypeKind.VOID ? "" : "return ");
@@ -113,7 +113,7 @@ record NewMethod(
     }
     if (shape.result() == Shape.Result.SEVERAL) {
       String gap = at.trees().source().lineEnd() + at.trees().source().indentAt(part.start());
-      several.orElseThrow().takeOut(text, this, names, gap);
+      several.orElseThrow().takeOut(text, this, names, gap, at, shape);
     }
     pieces.add(text.done());
     return pieces;
@@ -123,10 +123,7 @@ record NewMethod(
   private static void leave(Written.Text text, Extraction at) {
     UnitTrees there = at.trees();
     String gap = there.source().lineEnd() + there.source().indentAt(at.part().start());
-    var jump = at.jumps().get(0).getLeaf();
-    text.text(gap + Layout.of(at.owner()).unit())
-        .text(there.source().slice(there.start(jump), there.end(jump)))
-        .text(gap + "}");
+    text.text(gap + Layout.of(at.owner()).unit()).text(at.jump()).text(gap + "}");
   }
 
   /** Names a local variable that stays where it is. */

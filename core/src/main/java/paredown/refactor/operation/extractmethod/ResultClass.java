@@ -96,29 +96,36 @@ final class ResultClass {
     text.text(")");
   }
 
-  /** A name for the object that the method does not know yet. */
-  String variable() {
+  /** A name for the object that the method does not know yet from which it is called. */
+  String variable(Extraction at) {
     String plain = Words.decapitalised(name);
-    SourceText source = extraction.trees().source();
-    int start = extraction.trees().start(extraction.method().getLeaf());
-    int end = extraction.trees().end(extraction.method().getLeaf());
+    SourceText source = at.trees().source();
+    int start = at.trees().start(at.method().getLeaf());
+    int end = at.trees().end(at.method().getLeaf());
     return source.findName(plain, start, end) < 0 ? plain : "all" + name;
   }
 
-  /** Takes the values out of the object again, a statement each. */
-  void takeOut(Written.Text text, NewMethod method, TypeNames names, String gap) {
-    for (VariableElement each : values) {
+  /** Takes the values out of the object again, a statement each, where it is called. */
+  void takeOut(
+      Written.Text text,
+      NewMethod method,
+      TypeNames names,
+      String gap,
+      Extraction at,
+      Shape shape) {
+    for (int i = 0; i < values.size(); i++) {
+      VariableElement there = shape.variables().get(i);
       text.text(gap);
-      if (extraction.locals().isOwn(each)) {
-        text.text(each.getModifiers().contains(Modifier.FINAL) ? "final " : "");
-        names.write(text, each.asType(), owner.element());
-        text.text(" " + each.getSimpleName() + " = ");
+      if (at.locals().isOwn(there)) {
+        text.text(there.getModifiers().contains(Modifier.FINAL) ? "final " : "");
+        names.write(text, there.asType(), at.owner().element());
+        text.text(" " + there.getSimpleName() + " = ");
       } else {
-        method.named(text, each);
+        method.named(text, there);
         text.text(" = ");
       }
-      text.local(variable()).text(".");
-      String value = each.getSimpleName().toString();
+      text.local(variable(at)).text(".");
+      String value = values.get(i).getSimpleName().toString();
       text.name(
           value,
           record ? Symbols.methodKey(binary, value, List.of()) : Symbols.fieldKey(binary, value));
