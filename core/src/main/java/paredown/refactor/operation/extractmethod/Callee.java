@@ -60,7 +60,7 @@ record Callee(Twin twin, Extraction at, Shape shape) {
         shape.result() == other.result()
             && program.types().isSameType(shape.type(), other.type())
             && standFor(other.variables(), program)
-            && at.jump().equals(part.jump());
+            && (shape.result() != Shape.Result.LEAVES || at.jump().equals(part.jump()));
     return sameResult
         && areAlikeSet(part, other)
         && parameters.stream().allMatch(each -> standing(each, program) != null)
