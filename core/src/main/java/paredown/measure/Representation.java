@@ -99,6 +99,7 @@ public record Representation(
    */
   public static boolean isByTrade(TypeFact type, MethodFact method) {
     return SHOWING.matcher(type.simpleName()).matches()
+        && !type.simpleName().matches(".*Utils?")
         && (method.result().contains("String") || takesText(method));
   }
 

@@ -59,6 +59,26 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void needsTwoValuesOnlyWhereAStaticMethodHasNoHome() {
+    String helper =
+        """
+        public class Soundings {
+          %s
+          static int water(Berth b%s) { return b.depth() * b.length(); }
+        }
+        """;
+    assertEquals(
+        List.of("Soundings: water lives on 2 values of Berth"),
+        Found.in(folder, BERTH, helper.formatted("", "")).of(Form.METHOD));
+    for (String own : List.of("private int base;", "int base() { return 1; }")) {
+      assertEquals(
+          List.of(), Found.in(folder, BERTH, helper.formatted(own, "")).of(Form.METHOD), own);
+    }
+    assertEquals(
+        List.of(), Found.in(folder, BERTH, helper.formatted("", ", int more")).of(Form.METHOD));
+  }
+
+  @Test
   void namesTheDataTheTargetAndTheLines() {
     Finding envy = Found.in(folder, BERTH, PILOT.formatted(ASKS)).one(Form.METHOD);
     assertEquals(List.of("Berth#closed", "Berth#depth", "Berth#length"), envy.evidence().foreign());

@@ -25,7 +25,8 @@ import paredown.text.Listed;
 /**
  * A method is envious where it uses several data of one other class, and hardly any of its own:
  * most of what it asks for is the other's. Where three methods of a class live on the same other
- * one, two data for each are enough.
+ * one, two data for each are enough, and so they are for a static method that takes nothing else,
+ * in a class of such methods only.
  *
  * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; Fowler,
  * "Refactoring", 1999, chapter 3. Data are fields, used directly or through methods that only give
@@ -56,7 +57,12 @@ public final class FeatureEnvy implements Detector {
     return together.values().stream()
         .flatMap(
             some ->
-                some.stream().filter(each -> each.use().data().size() >= several || isHalf(some)))
+                some.stream()
+                    .filter(
+                        each ->
+                            each.use().data().size() >= several
+                                || isHalf(some)
+                                || isHomeless(each.owned())))
         .map(each -> finding(each.owned(), each.use(), grounds));
   }
 
@@ -66,6 +72,18 @@ public final class FeatureEnvy implements Detector {
   /** Whether so many methods live on one other class that they are a part of it. */
   private static boolean isHalf(List<Envious> some) {
     return some.size() >= HALF;
+  }
+
+  /**
+   * Whether it is a static method of a class without anything of its own, which is about others.
+   */
+  private static boolean isHomeless(Owned owned) {
+    return owned.method().isStatic()
+        && owned.type().fields().isEmpty()
+        && owned.method().parameters().size() == 1
+        && owned.type().methods().stream()
+            .filter(each -> !each.isConstructor())
+            .allMatch(MethodFact::isStatic);
   }
 
   private static Optional<Envious> judge(Owned owned, Grounds grounds) {
