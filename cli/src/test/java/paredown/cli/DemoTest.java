@@ -23,7 +23,7 @@ class DemoTest {
     int kept = out.indexOf("Step 1 kept", apply);
     int undo = out.indexOf("Step 1 taken back", kept);
     assertTrue(survey >= 0 && why > survey && apply > why && kept > apply && undo > kept, out);
-    assertTrue(out.contains("Tests after   45 passed, 0 failed"), out);
+    assertTrue(out.contains("Tests after   47 passed, 0 failed"), out);
     Ran again = Ran.pare(folder, "demo", "ferry").exits(2);
     assertTrue(again.err().contains("is not empty"), again.err());
   }

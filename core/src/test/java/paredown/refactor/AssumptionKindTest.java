@@ -36,6 +36,7 @@ class AssumptionKindTest {
             "inline-method",
             "inline-field",
             "move-field",
+            "move-down",
             "inline-class",
             "parameter-object",
             "superclass",

@@ -15,6 +15,7 @@ import paredown.refactor.operation.inlineclass.InlineClassAsked;
 import paredown.refactor.operation.inlinefield.InlineFieldAsked;
 import paredown.refactor.operation.inlinemethod.InlineMethodAsked;
 import paredown.refactor.operation.inlinevariable.InlineVariableAsked;
+import paredown.refactor.operation.movedown.MoveDownAsked;
 import paredown.refactor.operation.movefield.MoveFieldAsked;
 import paredown.refactor.operation.movemethod.MoveMethodAsked;
 import paredown.refactor.operation.movetype.MoveTypeAsked;
@@ -44,6 +45,8 @@ public final class Operations {
           MoveMethodAsked.OPERATION,
           MoveFieldAsked.OPERATION,
           MoveTypeAsked.OPERATION,
+          ExtractSuperclassAsked.UP,
+          MoveDownAsked.OPERATION,
           RenameAsked.OPERATION,
           OrderMembersAsked.OPERATION,
           RemoveAsked.MEMBER,

@@ -70,6 +70,7 @@ final class ThroughChoice {
     if (method.is(Modifier.STATIC)) {
       return new Through.Nothing();
     }
+    requireNoKin();
     throw new UnusableRequest(
         "%s has no link to %s.".formatted(OwnerClass.signature(method), target.writtenName()),
         "Say --through static for a static method, --through new to ask a new object each time,"
@@ -120,5 +121,21 @@ final class ThroughChoice {
       }
     }
     return false;
+  }
+
+  /** A class above or below is another matter: it is the object's own. */
+  private void requireNoKin() {
+    var supertypes = owner.program().supertypes(owner.element());
+    boolean up = supertypes.contains(target.element());
+    boolean down = owner.program().supertypes(target.element()).contains(owner.element());
+    if (up || down) {
+      String member = owner.simpleName() + "#" + OwnerClass.signature(method);
+      throw new UnusableRequest(
+          "%s is %s %s."
+              .formatted(target.writtenName(), up ? "above" : "below", owner.writtenName()),
+          up
+              ? "Say pare move up '%s'.".formatted(member)
+              : "Say pare move down '%s' --to %s.".formatted(member, target.simpleName()));
+    }
   }
 }

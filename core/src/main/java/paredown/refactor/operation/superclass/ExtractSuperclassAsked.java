@@ -1,6 +1,9 @@
 package paredown.refactor.operation.superclass;
 
+import java.util.List;
+import java.util.Optional;
 import paredown.refactor.asked.Given;
+import paredown.refactor.asked.MemberName;
 import paredown.refactor.asked.Operation;
 import paredown.refactor.asked.Verb;
 
@@ -41,6 +44,31 @@ public final class ExtractSuperclassAsked {
                       given.list("--parts"),
                       given.value("--name"),
                       given.accepted()));
+
+  /** The same for the class that they extend already, asked for by where the members go. */
+  public static final Operation UP =
+      Operation.of(
+              Verb.MOVE,
+              "up",
+              "Takes fields and methods to the class that theirs extends.",
+              "The fields and methods that these need go with them. What is meant alike in several"
+                  + " classes goes up from all of them with pare extract superclass.")
+          .on(
+              "TYPE#MEMBER[,MEMBER]",
+              "The class and its fields and methods, with parameter types where needed.")
+          .accepting(ExtractSuperclass.acceptable())
+          .examples("pare move up Linesman#badge")
+          .reading(ExtractSuperclassAsked::up);
+
+  private static ExtractSuperclass up(Given given) {
+    MemberName name = given.member("member", "Linesman#badge");
+    return new ExtractSuperclass(
+        List.of(name.type()),
+        Given.parted(name.member()),
+        List.of(),
+        Optional.empty(),
+        given.accepted());
+  }
 
   private ExtractSuperclassAsked() {}
 }
