@@ -55,6 +55,7 @@ public final class Differential {
       case "parameter-object", "remove-parameter" -> RandomClump.files(random);
       case "builder" -> RandomGrowing.files(random);
       case "superclass", "remove-member" -> RandomSiblings.files(random);
+      case "move-down" -> RandomFamily.files(random);
       default -> RandomBody.files(random);
     };
   }

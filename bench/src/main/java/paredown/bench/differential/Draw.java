@@ -43,6 +43,7 @@ interface Draw {
     all.put("remove-member", (program, random) -> removeMember(random));
     all.put("remove-parameter", (program, random) -> removeParameter(program.files(), random));
     all.put("superclass", (program, random) -> superclass(program.files(), random));
+    all.put("move-down", (program, random) -> moveDown(random));
     all.put("extract-field", (program, random) -> extractField(program.files(), random));
     return all;
   }
@@ -57,6 +58,7 @@ interface Draw {
               Map.entry("extract-field", Draw::extractField),
               Map.entry("parameter-object", Draw::parameterObject),
               Map.entry("superclass", Draw::superclass),
+              Map.entry("move-down", (files, random) -> moveDown(random)),
               Map.entry("builder", (files, random) -> "extract builder Order"),
               Map.entry("remove-member", (files, random) -> removeMember(random)),
               Map.entry("remove-parameter", Draw::removeParameter),
@@ -251,6 +253,17 @@ interface Draw {
             classes,
             String.join(",", members),
             above && random.nextBoolean() ? "" : " --name Between");
+  }
+
+  /** Members of a class, to one of those below it. */
+  private static String moveDown(Random random) {
+    List<String> members =
+        some(
+            List.of("part(int)", "whole(Object)", "say(Top)", "help", "held", "depth"),
+            1 + random.nextInt(3),
+            random);
+    return "move down Top#%s --to %s"
+        .formatted(String.join(",", members), one(List.of("Low", "Low", "Low", "Lower"), random));
   }
 
   /** What looks like an expression, or a line that declares a variable with a value. */
