@@ -33,6 +33,7 @@ final class KnownThing {
               Set.of("min", "max", "minimum", "maximum", "low", "high", "lowest", "highest")),
           Map.entry("Position", Set.of("lat", "lon", "lng", "latitude", "longitude", "altitude")),
           Map.entry("Point", Set.of("x", "y", "z")),
+          Map.entry("Layout", Set.of("pad", "padding", "indent", "indentation", "margin", "width")),
           Map.entry("Size", Set.of("width", "height", "length")),
           Map.entry("Colour", Set.of("red", "green", "blue", "alpha")),
           Map.entry("Margins", Set.of("top", "left", "bottom", "right")),
