@@ -165,11 +165,12 @@ record CodeCandidates(
     for (List<RepeatedRun> each : runs) {
       RepeatedRun run = each.stream().filter(RepeatedRun::isPlain).findFirst().orElse(each.get(0));
       String plain = sharedName(run);
-      String name = plain;
+      String name = names.contains(plain) ? run.name() : plain;
+      String free = name;
       for (int i = 2; !names.add(name); i++) {
-        name = plain + i;
+        name = free + i;
       }
-      all.add(new ExtractMethod(run.place(), name, Optional.empty(), which, Set.of()));
+      all.add(extracted(run, name, which));
     }
     return new Candidate(finding.id(), new Cure.Pieces(new ExtractPieces(all)));
   }
@@ -189,18 +190,23 @@ record CodeCandidates(
   }
 
   private Candidate oneForAll(RepeatedRun run, Duplicates which) {
-    String name = sharedName(run);
-    Optional<String> result =
-        Optional.of(NameWords.capitalised(name)).filter(each -> run.givesSeveral());
-    ExtractMethod extract =
-        new ExtractMethod(run.place(), name, Optional.empty(), which, Set.of(), result, Set.of());
+    ExtractMethod extract = extracted(run, sharedName(run), which);
     Effect effect =
         new Effect(
             List.of(new Effect.Figure("lines of it in each place", run.lines(), 1)),
-            result.isEmpty()
+            extract.result().isEmpty()
                 ? List.of("1 method more")
                 : List.of("1 method more", "1 record of what it gives"));
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
+  }
+
+  /** A run as a method, with a class for what it gives where that is more than one value. */
+  private ExtractMethod extracted(RepeatedRun run, String name, Duplicates which) {
+    String all = NameWords.capitalised(name);
+    Optional<String> result =
+        Optional.of(taken.contains(all) ? all + "Values" : all).filter(each -> run.givesSeveral());
+    return new ExtractMethod(
+        run.place(), name, Optional.empty(), which, Set.of(), result, Set.of());
   }
 
   /** The word that the methods share which say the same, or a name after one of them. */
@@ -208,6 +214,7 @@ record CodeCandidates(
     List<String> methods =
         finding.evidence().rows().stream().map(Evidence.Row::member).distinct().toList();
     return NameWords.shared(methods)
+        .map(word -> run.onlyChecks() ? "check" + NameWords.capitalised(word) : word)
         .filter(word -> methods.size() > 1 && SourceVersion.isName(word))
         .filter(word -> type.methods().stream().noneMatch(each -> each.name().equals(word)))
         .orElseGet(run::name);

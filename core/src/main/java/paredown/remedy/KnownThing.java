@@ -1,5 +1,7 @@
 package paredown.remedy;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,7 +35,6 @@ final class KnownThing {
               Set.of("min", "max", "minimum", "maximum", "low", "high", "lowest", "highest")),
           Map.entry("Position", Set.of("lat", "lon", "lng", "latitude", "longitude", "altitude")),
           Map.entry("Point", Set.of("x", "y", "z")),
-          Map.entry("Layout", Set.of("pad", "padding", "indent", "indentation", "margin", "width")),
           Map.entry("Size", Set.of("width", "height", "length")),
           Map.entry("Colour", Set.of("red", "green", "blue", "alpha")),
           Map.entry("Margins", Set.of("top", "left", "bottom", "right")),
@@ -46,8 +47,8 @@ final class KnownThing {
   private KnownThing() {}
 
   /**
-   * What members make together, all but one of them at most, which says more closely what it is:
-   * {@code MeadowSpan} of meadow, from and until.
+   * What members make together that are called alike besides, all but one at most, which says more
+   * closely what it is: {@code MeadowSpan} of meadow, from and until.
    */
   static Optional<String> of(List<String> members) {
     return PARTS.entrySet().stream()
@@ -56,17 +57,21 @@ final class KnownThing {
   }
 
   private static Optional<String> named(String name, Set<String> parts, List<String> members) {
-    List<String> others =
-        members.stream()
-            .filter(
-                member -> {
-                  List<String> words = NameWords.of(member);
-                  return !parts.contains(words.get(0))
-                      && !parts.contains(words.get(words.size() - 1));
-                })
-            .toList();
-    int known = members.size() - others.size();
-    if (known < 2 || others.size() > 1) {
+    List<String> others = new ArrayList<>();
+    Set<List<String>> rests = new HashSet<>();
+    for (String member : members) {
+      List<String> words = NameWords.of(member);
+      int last = words.size() - 1;
+      if (parts.contains(words.get(last))) {
+        rests.add(words.subList(0, last));
+      } else if (parts.contains(words.get(0))) {
+        rests.add(words.subList(1, words.size()));
+      } else {
+        others.add(member);
+      }
+    }
+    boolean one = members.size() - others.size() >= 2 && others.size() <= 1 && rests.size() == 1;
+    if (!one) {
       return Optional.empty();
     }
     return Optional.of(others.isEmpty() ? name : NameWords.withoutUnit(others.get(0)) + name);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.facts.TypeFact;
@@ -16,6 +17,9 @@ import paredown.smell.Evidence;
 record RepeatedRun(MethodFact method, List<Span> spans) {
   /** Less than so many words are not worth a method. */
   private static final int LEAST_WORDS = 18;
+
+  private static final Pattern CHECKS =
+      Pattern.compile("(?:is|not|no|require|check|validate|assert|ensure)(?:\\p{Lu}.*|\\(.*)?");
 
   /** The statements that stand wholly in some lines of a method, none within another. */
   static Optional<RepeatedRun> of(MethodFact method, int first, int last) {
@@ -39,6 +43,19 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
   boolean isPlain() {
     Span all = Span.joined(spans);
     return (!all.jumps() || endsMethod()) && method.body().left(all).size() <= 1;
+  }
+
+  /** Whether it does nothing but call methods that check something, by their names. */
+  boolean onlyChecks() {
+    Span all = Span.joined(spans);
+    List<String> called =
+        method.body().accesses().stream()
+            .filter(each -> all.holds(each.offset()))
+            .map(each -> each.use().member())
+            .toList();
+    return method.body().left(all).isEmpty()
+        && called.size() >= spans.size()
+        && called.stream().allMatch(each -> CHECKS.matcher(each).matches());
   }
 
   /** Whether it gives several values, so that it takes a class for them. */
