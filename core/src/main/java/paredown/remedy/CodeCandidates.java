@@ -181,7 +181,11 @@ record CodeCandidates(
     RepeatedRun.of(type, row)
         .ifPresent(
             run -> {
-              runs.add(run);
+              int places =
+                  finding.evidence().figure("places").map(Evidence.Figure::value).orElse(2);
+              if (!run.givesSeveral() || run.pays(places)) {
+                runs.add(run);
+              }
               if (!run.isPlain()) {
                 run.plainPart().ifPresent(runs::add);
               }

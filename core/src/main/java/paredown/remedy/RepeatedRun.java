@@ -18,6 +18,9 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
   /** Less than so many words are not worth a method. */
   private static final int LEAST_WORDS = 18;
 
+  /** The lines of a method and of a record besides what they hold. */
+  private static final int AROUND = 6;
+
   private static final Pattern CHECKS =
       Pattern.compile("(?:is|not|no|require|check|validate|assert|ensure)(?:\\p{Lu}.*|\\(.*)?");
 
@@ -43,6 +46,12 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
   boolean isPlain() {
     Span all = Span.joined(spans);
     return (!all.jumps() || endsMethod()) && method.body().left(all).size() <= 1;
+  }
+
+  /** Whether a method and a class for what it gives are fewer lines than it is in all places. */
+  boolean pays(int places) {
+    int call = 1 + method.body().left(Span.joined(spans)).size();
+    return (lines() - call) * places > lines() + AROUND;
   }
 
   /** Whether it does nothing but call methods that check something, by their names. */
