@@ -61,17 +61,24 @@ class RemediesTest extends FerryWithAnEnviousMethod {
             int last = all[all.length - 1];
             tide = first;
 
+            // four of them
+            int one = all[0];
+            int two = all[1] + one;
+            int three = all[2] + one;
+            int four = all[3] + one;
+
             // how it is told
             StringBuilder text = new StringBuilder();
-            text.append(deep).append(first).append(last);
+            text.append(deep).append(first).append(last).append(one + two + three + four);
             return text.toString();
           }
         }
         """);
     String out = Ran.pare(folder, "extract", "method", "Day#sheet", "--stages").exits(0).out();
     assertTrue(out.contains("+    int deep = deepOnes(all);"), out);
-    assertTrue(out.contains("+    return howItIs(deep, first, last);"), out);
-    assertTrue(out.contains("Left out: extract method bothEnds. What follows needs 2 values"), out);
+    assertTrue(out.contains("+    return told(deep, first, last, one, two, three, four);"), out);
+    assertTrue(out.contains("+    int last = bothEnds.last();"), out);
+    assertTrue(out.contains("Left out: extract method fourOfThem. What follows needs 4 v"), out);
     assertTrue(
         Ran.pare(folder, "extract", "method", "Day#tell", "--stages")
             .exits(2)

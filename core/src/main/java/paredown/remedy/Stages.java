@@ -60,12 +60,11 @@ public final class Stages {
     for (int i = 0; i < paragraphs.size(); i++) {
       Span span = Span.joined(paragraphs.get(i));
       boolean leaves = span.jumps() && i + 1 < paragraphs.size();
-      boolean gives = method.body().left(span).size() <= MOST_RESULTS;
-      if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves && gives) {
+      if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves) {
         Stretch stretch = Stretch.of(method, span);
         String name = free(stretch.name(), taken);
         stages.add(
-            stretch.results().size() > 1
+            stretch.results().size() > 1 && stretch.results().size() <= MOST_RESULTS
                 ? new ExtractMethod(
                     stretch.place(),
                     name,

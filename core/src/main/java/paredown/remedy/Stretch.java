@@ -35,7 +35,7 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
 
   private static final Set<String> ARTICLES =
       Set.of(
-          "the", "now", "then", "first", "finally", "what", "was", "is", "are", "were", "how",
+          "the", "now", "then", "first", "finally", "it", "what", "was", "is", "are", "were", "how",
           "which");
 
   /** What a parameter costs in lines, where one stretch is compared with another. */
