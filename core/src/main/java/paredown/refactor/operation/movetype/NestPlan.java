@@ -43,7 +43,6 @@ final class NestPlan {
   private final OwnerClass around;
   private final SourceIndex index;
   private final Program program;
-  private final UnitTrees trees;
   private final EditList edits = new EditList();
 
   NestPlan(MoveType arguments, OwnerClass alone, OwnerClass around, SourceIndex index) {
@@ -52,7 +51,6 @@ final class NestPlan {
     this.around = around;
     this.index = index;
     this.program = alone.program();
-    this.trees = alone.trees();
   }
 
   Change change() {
@@ -85,6 +83,10 @@ final class NestPlan {
         new Change.Report(api(), wider(), List.of(), notes).assuming(alone.assumptions().all()));
   }
 
+  private UnitTrees trees() {
+    return alone.trees();
+  }
+
   private static String binary(OwnerClass alone, OwnerClass around) {
     return around.binaryName() + "$" + alone.simpleName();
   }
@@ -99,11 +101,11 @@ final class NestPlan {
         kind,
         "%s cannot stand in %s: %s.".formatted(alone.simpleName(), around.writtenName(), why),
         advice,
-        trees.place(alone.tree()));
+        trees().place(alone.tree()));
   }
 
   private void require(Overruled overruled) {
-    if (trees.unit().tree().getTypeDecls().size() > 1) {
+    if (trees().unit().tree().getTypeDecls().size() > 1) {
       throw refused(RefusalKind.SHARED_FILE, "its file holds other types, too", "Part them first.");
     }
     boolean taken =
@@ -155,24 +157,25 @@ final class NestPlan {
   /** Puts the type behind the last member of the other. */
   private void land(FileNames files) {
     MemberRange range =
-        MemberRange.of(trees.source(), trees.start(alone.tree()), trees.end(alone.tree()));
+        MemberRange.of(trees().source(), trees().start(alone.tree()), trees().end(alone.tree()));
     int[] signs = signs();
     List<Replacement> inside = new ArrayList<>();
     TypeElement element = alone.element();
     boolean needsStatic =
         element.getKind() == ElementKind.CLASS && !around.element().getKind().isInterface();
     if (needsStatic) {
-      int at = Modifiers.behindAnnotations(trees, alone.tree().getModifiers(), range.declaration());
-      SourceText source = trees.source();
+      int at =
+          Modifiers.behindAnnotations(trees(), alone.tree().getModifiers(), range.declaration());
+      SourceText source = trees().source();
       boolean open = source.text().startsWith("public", at);
       int behind = open ? source.codeTokenFrom(at + 1).start() : at;
       inside.add(Replacement.of(behind, behind, Written.plain("static ")));
     }
-    List<Replacement> more = new ArrayList<>(edits.take(trees.path(), signs[0], signs[1]));
+    List<Replacement> more = new ArrayList<>(edits.take(trees().path(), signs[0], signs[1]));
     var names = files.of(around.trees());
     more.addAll(new CodeAlone(alone, names, around.element()).edits());
     more.addAll(
-        new DocsElsewhere(trees, names, around.element(), Map.of()).edits(signs[0], signs[1]));
+        new DocsElsewhere(trees(), names, around.element(), Map.of()).edits(signs[0], signs[1]));
     for (Replacement each : more) {
       boolean apart =
           inside.stream().noneMatch(one -> one.start() < each.end() && each.start() < one.end());
@@ -192,13 +195,13 @@ final class NestPlan {
             landing.start(),
             landing.end(),
             Written.plain(landing.ends() + landing.before()),
-            new Carried(trees.path(), signs[0], signs[1], inside, indent, null),
+            new Carried(trees().path(), signs[0], signs[1], inside, indent, null),
             Written.plain(layout.lineEnd() + landing.behind())));
   }
 
   /** The comments of its file that neither stand with the type nor in the other file. */
   private Optional<String> comments() {
-    SourceText source = trees.source();
+    SourceText source = trees().source();
     int[] signs = signs();
     String there = around.source().text();
     return source.tokens().stream()
@@ -210,23 +213,26 @@ final class NestPlan {
   }
 
   private int[] signs() {
-    SourceText source = trees.source();
-    return MemberRange.of(source, trees.start(alone.tree()), trees.end(alone.tree())).signs(source);
+    SourceText source = trees().source();
+    return MemberRange.of(source, trees().start(alone.tree()), trees().end(alone.tree()))
+        .signs(source);
   }
 
   /** Its file goes, with what only it said. */
   private void gone() {
-    SourceText source = trees.source();
-    MemberRange range = MemberRange.of(source, trees.start(alone.tree()), trees.end(alone.tree()));
+    SourceText source = trees().source();
+    MemberRange range =
+        MemberRange.of(source, trees().start(alone.tree()), trees().end(alone.tree()));
     int[] signs = range.signs(source);
     List<Replacement.Dropped> dropped = new ArrayList<>();
     program
         .uses()
-        .in(trees.path())
+        .in(trees().path())
         .filter(use -> use.offset() < signs[0] || use.offset() >= signs[1])
         .forEach(use -> dropped.add(new Replacement.Dropped(use.place(), "its file is gone")));
-    edits.of(trees.path()).clear();
+    edits.of(trees().path()).clear();
     edits.add(
-        trees.path(), new Replacement(0, source.length(), List.of(), dropped, "its file is gone"));
+        trees().path(),
+        new Replacement(0, source.length(), List.of(), dropped, "its file is gone"));
   }
 }
