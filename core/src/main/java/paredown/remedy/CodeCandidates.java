@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -144,8 +145,7 @@ record CodeCandidates(
         .filter(each -> each.file().equals(finding.range().file()))
         .forEach(each -> rows.putIfAbsent(each.line(), each));
     List<Candidate> found = new ArrayList<>(SharedAbove.of(finding, types, taken));
-    List<List<RepeatedRun>> runs =
-        rows.values().stream().map(this::runs).filter(each -> !each.isEmpty()).toList();
+    List<List<RepeatedRun>> runs = oneOfEach(rows.values());
     if (runs.size() > 1) {
       found.add(pieces(runs.stream().limit(TOGETHER).toList(), which));
     }
@@ -154,6 +154,18 @@ record CodeCandidates(
         .flatMap(List::stream)
         .forEach(run -> found.add(oneForAll(run, which)));
     return found;
+  }
+
+  /** What stands in each place, once for all places that say the same. */
+  private List<List<RepeatedRun>> oneOfEach(Collection<Evidence.Row> rows) {
+    Map<List<Long>, List<RepeatedRun>> runs = new LinkedHashMap<>();
+    for (Evidence.Row row : rows) {
+      List<RepeatedRun> there = runs(row);
+      if (!there.isEmpty()) {
+        runs.putIfAbsent(there.get(0).wording(), there);
+      }
+    }
+    return List.copyOf(runs.values());
   }
 
   /**

@@ -103,7 +103,8 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
     return spans.stream().mapToInt(span -> span.wording().words()).sum();
   }
 
-  private List<Long> wording() {
+  /** What its statements say, but for the names of variables and for literals. */
+  List<Long> wording() {
     return spans.stream().map(span -> span.wording().hash()).toList();
   }
 

@@ -63,7 +63,7 @@ record Callee(Twin twin, Extraction at, Shape shape) {
             && (shape.result() != Shape.Result.LEAVES || at.jump().equals(part.jump()));
     return sameResult
         && areAlikeSet(part, other)
-        && parameters.stream().allMatch(each -> standing(each, program) != null)
+        && parameters.stream().allMatch(each -> fits(part, each, program))
         && at.locals().inputs().stream().noneMatch(each -> isMixed(each, program));
   }
 
@@ -98,8 +98,23 @@ record Callee(Twin twin, Extraction at, Shape shape) {
   /** The variable that stands here for one of the part; null where there is none. */
   VariableElement standing(VariableElement other, Program program) {
     return at.locals().inputs().stream()
-        .filter(each -> twin.stands(each, other, program))
+        .filter(each -> twin.standsSomehow(each, other, program))
         .findFirst()
         .orElse(null);
+  }
+
+  /** Whether a variable stands here for one of the part that could take its value. */
+  private boolean fits(Extraction part, VariableElement other, Program program) {
+    VariableElement own = standing(other, program);
+    return own != null
+        && (twin.stands(own, other, program)
+            || GeneralType.of(part, other)
+                .filter(type -> program.types().isSubtype(own.asType(), type))
+                .isPresent());
+  }
+
+  /** Whether it gives a value of another type than the part has. */
+  boolean isOtherType(VariableElement other, Program program) {
+    return !twin.stands(standing(other, program), other, program);
   }
 }

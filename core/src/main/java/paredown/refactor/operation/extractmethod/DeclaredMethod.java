@@ -103,7 +103,7 @@ record DeclaredMethod(
     Written.Text text = Written.text("");
     String separator = "";
     for (VariableElement each : method.parameters()) {
-      write(text.text(separator), each.asType(), names);
+      write(text.text(separator), method.type(each), names);
       text.text(" " + each.getSimpleName());
       separator = ", ";
     }

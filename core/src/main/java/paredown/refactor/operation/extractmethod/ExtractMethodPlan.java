@@ -2,6 +2,7 @@ package paredown.refactor.operation.extractmethod;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -104,7 +105,8 @@ final class ExtractMethodPlan {
             parameters,
             values,
             isEverywhere() || extraction.isStatic(),
-            several);
+            several,
+            asked ? general(parameters, twins) : Map.of());
     DeclaredMethod declared =
         new DeclaredMethod(method, shape, thrown, variables, several, isEverywhere());
     EditList edits = new EditList();
@@ -147,6 +149,18 @@ final class ExtractMethodPlan {
         isEverywhere() ? ReadableFiles.paths(program) : touched,
         new Change.Report(List.of(), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
+  }
+
+  /** The types of the parameters that some of the places give a value of another type for. */
+  private Map<VariableElement, TypeMirror> general(
+      List<VariableElement> parameters, List<Callee> twins) {
+    Map<VariableElement, TypeMirror> general = new LinkedHashMap<>();
+    for (VariableElement each : parameters) {
+      if (twins.stream().anyMatch(twin -> twin.isOtherType(each, program))) {
+        GeneralType.of(extraction, each).ifPresent(type -> general.put(each, type));
+      }
+    }
+    return general;
   }
 
   private void requireWritable(TypeMirror type, MethodVariables variables) {

@@ -2,9 +2,11 @@ package paredown.refactor.operation.extractmethod;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Piece;
 import paredown.edit.Written;
 import paredown.program.Program;
@@ -21,6 +23,7 @@ import paredown.refactor.name.TypeNames;
  * @param values what it takes besides, since places differ in it
  * @param isStatic whether it needs no object
  * @param several the class of what it gives; empty where that is at most one value
+ * @param general the types of parameters that places give values of several types for
  */
 record NewMethod(
     Extraction extraction,
@@ -28,15 +31,21 @@ record NewMethod(
     List<VariableElement> parameters,
     List<GivenValue> values,
     boolean isStatic,
-    Optional<ResultClass> several) {
+    Optional<ResultClass> several,
+    Map<VariableElement, TypeMirror> general) {
 
   private Program program() {
     return extraction.trees().program();
   }
 
+  /** The type of a parameter. */
+  TypeMirror type(VariableElement parameter) {
+    return general.getOrDefault(parameter, parameter.asType());
+  }
+
   String key() {
     List<String> types = new ArrayList<>();
-    parameters.forEach(each -> types.add(program().types().erasure(each.asType()).toString()));
+    parameters.forEach(each -> types.add(program().types().erasure(type(each)).toString()));
     values.forEach(each -> types.add(program().types().erasure(each.type()).toString()));
     return Symbols.methodKey(extraction.owner().binaryName(), name, types);
   }

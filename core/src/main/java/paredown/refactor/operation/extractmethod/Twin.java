@@ -85,10 +85,14 @@ record Twin(
         .toList();
   }
 
-  /** Whether a variable of its own stands for one of the other part. */
+  /** Whether a variable of its own stands for one of the other part, and has its type. */
   boolean stands(VariableElement own, VariableElement other, Program program) {
-    String key = variables.get(program.symbols().key(other));
-    return program.symbols().key(own).equals(key)
+    return standsSomehow(own, other, program)
         && program.types().isSameType(own.asType(), other.asType());
+  }
+
+  /** The same, be it of another type. */
+  boolean standsSomehow(VariableElement own, VariableElement other, Program program) {
+    return program.symbols().key(own).equals(variables.get(program.symbols().key(other)));
   }
 }
