@@ -18,6 +18,7 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
+import paredown.refactor.StepOf;
 import paredown.refactor.code.Modifiers;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -36,7 +37,7 @@ import paredown.refactor.use.OwnerClass;
  * @param names what they are called
  */
 public record CloseMembers(Refactoring whole, String old, String target, Set<String> names)
-    implements Refactoring {
+    implements StepOf {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
@@ -117,15 +118,5 @@ public record CloseMembers(Refactoring whole, String old, String target, Set<Str
                     .filter(use -> use.key().equals(each.key()))
                     .allMatch(use -> use.file().equals(type.trees().path())))
         .toList();
-  }
-
-  @Override
-  public String command() {
-    return whole.command();
-  }
-
-  @Override
-  public String says() {
-    return whole.says();
   }
 }

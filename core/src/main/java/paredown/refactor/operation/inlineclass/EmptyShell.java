@@ -13,9 +13,9 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.program.Use;
-import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.StepOf;
 import paredown.refactor.name.NamedFromOutside;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -25,7 +25,7 @@ import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 
 /** Takes a class away of which nothing is left, and which nobody names. */
-record EmptyShell(InlineClass whole) implements Refactoring {
+record EmptyShell(InlineClass whole) implements StepOf {
 
   /** Whether nobody can make an object of a class, or inherit from it. */
   static boolean isUnmade(OwnerClass owner) {
@@ -85,15 +85,5 @@ record EmptyShell(InlineClass whole) implements Refactoring {
             program.unit(use.file()).orElseThrow().source().place(use.offset()));
       }
     }
-  }
-
-  @Override
-  public String command() {
-    return whole.command();
-  }
-
-  @Override
-  public String says() {
-    return whole.says();
   }
 }

@@ -2,12 +2,10 @@ package paredown.refactor.operation.movetype;
 
 import java.util.Set;
 import java.util.TreeSet;
-import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.refactor.Refactoring;
-import paredown.refactor.RefusalKind;
+import paredown.refactor.StepOf;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
@@ -18,7 +16,7 @@ import paredown.refactor.use.OwnerClass;
  * @param whole the move that it is a step of
  * @param type the type, as it is named in its turn
  */
-record Nest(MoveType whole, String type) implements Refactoring {
+record Nest(MoveType whole, String type) implements StepOf {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
@@ -43,25 +41,5 @@ record Nest(MoveType whole, String type) implements Refactoring {
                   files,
                   () -> new NestPlan(whole, alone, OwnerClass.of(program, around), index).change());
             });
-  }
-
-  @Override
-  public void explain(Verdict verdict) {
-    whole.explain(verdict);
-  }
-
-  @Override
-  public Set<RefusalKind> accepted() {
-    return whole.accepted();
-  }
-
-  @Override
-  public String command() {
-    return whole.command();
-  }
-
-  @Override
-  public String says() {
-    return whole.says();
   }
 }

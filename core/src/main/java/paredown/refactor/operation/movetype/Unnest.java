@@ -2,18 +2,16 @@ package paredown.refactor.operation.movetype;
 
 import java.util.Set;
 import java.util.TreeSet;
-import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.refactor.Refactoring;
-import paredown.refactor.RefusalKind;
+import paredown.refactor.StepOf;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 
 /** Unnest takes a type that stands within another out of it, to a file of its own beside it. */
-record Unnest(MoveType whole) implements Refactoring {
+record Unnest(MoveType whole) implements StepOf {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
@@ -32,25 +30,5 @@ record Unnest(MoveType whole) implements Refactoring {
               }
               return new Rounds.Outcome(files, new UnnestPlan(whole, nested, index)::change);
             });
-  }
-
-  @Override
-  public void explain(Verdict verdict) {
-    whole.explain(verdict);
-  }
-
-  @Override
-  public Set<RefusalKind> accepted() {
-    return whole.accepted();
-  }
-
-  @Override
-  public String command() {
-    return whole.command();
-  }
-
-  @Override
-  public String says() {
-    return whole.says();
   }
 }

@@ -1,20 +1,11 @@
 package paredown.refactor.operation.parameterobject;
 
-import paredown.refactor.Refactoring;
+import paredown.refactor.StepOf;
 
 /** A part is a step of the extraction of a parameter object. */
-sealed interface Part extends Refactoring permits BeginObject, GiveObject {
+sealed interface Part extends StepOf permits BeginObject, GiveObject {
 
   /** The extraction that it is a part of. */
+  @Override
   ExtractParameterObject whole();
-
-  @Override
-  default String command() {
-    return whole().command();
-  }
-
-  @Override
-  default String says() {
-    return whole().says();
-  }
 }

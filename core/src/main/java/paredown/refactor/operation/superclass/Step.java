@@ -1,14 +1,14 @@
 package paredown.refactor.operation.superclass;
 
-import java.util.Set;
 import paredown.gate.Verdict;
-import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.StepOf;
 import paredown.text.Listed;
 
 /** A step of the extraction of a superclass. */
-interface Step extends Refactoring {
+interface Step extends StepOf {
+  @Override
   ExtractSuperclass whole();
 
   @Override
@@ -24,20 +24,5 @@ interface Step extends Refactoring {
                   "Rename one of the two first, or let other members go up.",
                   met.place());
             });
-  }
-
-  @Override
-  default Set<RefusalKind> accepted() {
-    return whole().accepted();
-  }
-
-  @Override
-  default String command() {
-    return whole().command();
-  }
-
-  @Override
-  default String says() {
-    return whole().says();
   }
 }
