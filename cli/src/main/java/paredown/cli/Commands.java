@@ -15,28 +15,27 @@ final class Commands {
   private static final Map<String, Supplier<CommandSpec>> ALL = new LinkedHashMap<>();
 
   static {
-    add(SurveyCommand::new);
-    add(WhyCommand::new);
-    add(MendCommand::new);
+    add(SurveyCommand.class);
+    add(WhyCommand.class);
+    add(MendCommand.class);
     for (Verb verb : Verb.values()) {
       ALL.put(verb.word(), () -> VerbCommand.of(verb));
     }
-    add(CarryCommand::new);
-    add(AcceptCommand::new);
-    add(StepsCommand::new);
-    add(UndoCommand::new);
-    add(TestCommand::new);
-    add(DemoCommand::new);
-    add(CompletionCommand::new);
-    add(HelpCommand::new);
+    add(CarryCommand.class);
+    add(AcceptCommand.class);
+    add(StepsCommand.class);
+    add(UndoCommand.class);
+    add(TestCommand.class);
+    add(DemoCommand.class);
+    add(CompletionCommand.class);
+    add(HelpCommand.class);
   }
 
   private Commands() {}
 
-  private static void add(Supplier<Object> command) {
+  private static void add(Class<?> command) {
     ALL.put(
-        command.get().getClass().getAnnotation(Command.class).name(),
-        () -> CommandSpec.forAnnotatedObject(command.get()));
+        command.getAnnotation(Command.class).name(), () -> CommandSpec.forAnnotatedObject(command));
   }
 
   /**

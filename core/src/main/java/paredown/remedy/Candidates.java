@@ -236,23 +236,6 @@ public final class Candidates {
                 List.of("1 class more"))));
   }
 
-  /** Whether a private method takes all of the values, and asks its own class for nothing. */
-  private boolean isFollowed() {
-    return types.values().stream()
-        .flatMap(each -> each.methods().stream().map(method -> Map.entry(each, method)))
-        .filter(each -> each.getValue().isPrivate())
-        .filter(
-            each ->
-                each.getValue().parameters().stream()
-                    .map(MethodFact.Parameter::name)
-                    .toList()
-                    .containsAll(finding.members()))
-        .anyMatch(
-            each ->
-                each.getValue().uses().stream()
-                    .noneMatch(use -> use.type().equals(each.getKey().name())));
-  }
-
   /** What several classes hold goes up, or one of them is cured at least. */
   private List<Candidate> twins() {
     List<Candidate> found = new ArrayList<>(SharedAbove.ofTwins(finding, types, taken));

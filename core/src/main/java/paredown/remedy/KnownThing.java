@@ -10,8 +10,8 @@ import paredown.text.NameWords;
 
 /** Things that everybody has a name for, known by the names of what they are made of. */
 final class KnownThing {
-  private static final Map<String, Set<String>> PARTS =
-      Map.ofEntries(
+  private static final List<Map.Entry<String, Set<String>>> PARTS =
+      List.of(
           Map.entry(
               "Address",
               Set.of(
@@ -51,7 +51,7 @@ final class KnownThing {
    * closely what it is: {@code MeadowSpan} of meadow, from and until.
    */
   static Optional<String> of(List<String> members) {
-    return PARTS.entrySet().stream()
+    return PARTS.stream()
         .flatMap(each -> named(each.getKey(), each.getValue(), members).stream())
         .findFirst();
   }
