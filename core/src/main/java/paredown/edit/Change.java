@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import paredown.program.Sources;
@@ -116,7 +117,7 @@ public record Change(
         renamed =
             WholeWord.of(each.getKey().split(" ")[1])
                 .matcher(renamed)
-                .replaceAll(each.getValue().split(" ")[1]);
+                .replaceAll(Matcher.quoteReplacement(each.getValue().split(" ")[1]));
       }
     }
     return renamed.equals(now);

@@ -42,10 +42,14 @@ public final class SpeltName {
    */
   public SpeltName(Sources sources, String binary, String now) {
     this.sources = sources;
+    boolean packaged = binary.contains(".");
+    // A name without a package is any word: only where it stands alone does it mean the type.
+    String before = packaged ? "(?<![\\w$.])" : "(?<![^\"\\r\\n>])";
+    String after = packaged ? "(?!\\w)" : "(?![^\"\\r\\n<$])";
     for (char sign : new char[] {'$', '.'}) {
       for (char dot : new char[] {'.', '/'}) {
         names.putIfAbsent(
-            Pattern.compile("(?<![\\w$.])" + Pattern.quote(written(binary, sign, dot)) + "(?!\\w)"),
+            Pattern.compile(before + Pattern.quote(written(binary, sign, dot)) + after),
             written(now, sign, dot));
       }
     }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiPredicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.lang.model.element.Element;
@@ -56,6 +57,7 @@ public final class ReflectionCheck {
 
   private final OwnerClass owner;
   private final Set<String> names;
+  private BiPredicate<SourceText, Token> changing = (source, literal) -> false;
   private Set<String> handing;
 
   public ReflectionCheck(OwnerClass owner, Map<Element, String> moved) {
@@ -64,6 +66,12 @@ public final class ReflectionCheck {
         moved.keySet().stream()
             .map(element -> element.getSimpleName().toString())
             .collect(Collectors.toSet());
+  }
+
+  /** The same, which passes over strings that change with the name. */
+  public ReflectionCheck passingOver(BiPredicate<SourceText, Token> strings) {
+    changing = strings;
+    return this;
   }
 
   /** Refuses where a string spells the name, unless that does not matter. */
@@ -133,7 +141,7 @@ public final class ReflectionCheck {
     for (Token token : AnnotationStrings.in(source)) {
       String spelt = word(source, token).replace("\"", "");
       String name = spelt.substring(spelt.indexOf('#') + 1).replaceAll("\\(.*", "");
-      if (names.contains(name)) {
+      if (names.contains(name) && !changing.test(source, token)) {
         throw Refused.because(RefusalKind.REFLECTED, name, source.place(token.start()));
       }
     }
@@ -200,7 +208,8 @@ public final class ReflectionCheck {
       if (token.kind() == TokenKind.LITERAL
           && source.text().charAt(token.start()) == '"'
           && names.contains(word(source, token).replace("\"", ""))
-          && (looksUp || isHanded(source, i, handed))) {
+          && (looksUp || isHanded(source, i, handed))
+          && !changing.test(source, token)) {
         String spelt = word(source, token).replace("\"", "");
         throw Refused.because(RefusalKind.REFLECTED, spelt, source.place(token.start()));
       }

@@ -55,7 +55,8 @@ final class RenameChecks {
     }
     ReflectionCheck check = new ReflectionCheck(owner, renamed);
     if (arguments.inStrings()) {
-      return;
+      SpeltMember spelt = SpeltMember.of(owner, arguments);
+      check.passingOver((source, literal) -> spelt.changes(program.sources(), source, literal));
     }
     if (first.getKind().isField()) {
       check.requireUnless(overruled);

@@ -73,7 +73,7 @@ final class RenamePlan {
   }
 
   private SpeltMember spelt() {
-    return new SpeltMember(owner.simpleName(), arguments.old(), arguments.name());
+    return SpeltMember.of(owner, arguments);
   }
 
   Change change() {

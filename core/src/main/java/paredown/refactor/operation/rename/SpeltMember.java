@@ -12,6 +12,7 @@ import paredown.program.Sources;
 import paredown.program.Unit;
 import paredown.project.SourceFile;
 import paredown.refactor.plan.EditList;
+import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 import paredown.text.Token;
 
@@ -21,10 +22,20 @@ final class SpeltMember {
   private final String old;
   private final String name;
 
-  SpeltMember(String type, String old, String name) {
+  private SpeltMember(String type, String old, String name) {
     this.type = type;
     this.old = old;
     this.name = name;
+  }
+
+  static SpeltMember of(OwnerClass owner, Rename arguments) {
+    return new SpeltMember(owner.simpleName(), arguments.old(), arguments.name());
+  }
+
+  /** Whether a string of a source is one, in a file that may be edited. */
+  boolean changes(Sources sources, SourceText source, Token literal) {
+    return sources.file(source.path()).filter(SourceIndex::isEditable).isPresent()
+        && in(source).contains(literal);
   }
 
   /** The files that have one and may be edited. */
