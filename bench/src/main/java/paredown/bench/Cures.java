@@ -56,13 +56,12 @@ public final class Cures {
   private void project(Sources sources) {
     Look look = Look.at(sources);
     List<Finding> first = FirstScreen.of(look.findings());
-    var candidates = Candidates.of(first, look.grounds().facts());
     for (Finding finding : first) {
       count("findings");
       Remedies remedies =
           Remedies.plan(
               finding,
-              candidates.get(finding.id()),
+              Candidates.of(finding, look.grounds()),
               look.grounds(),
               sources,
               sources.index(),

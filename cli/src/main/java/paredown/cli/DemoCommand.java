@@ -48,7 +48,7 @@ final class DemoCommand extends PareCommand {
     Survey survey = Session.open(folder, Progress.silent()).survey();
     Finding god = worst(survey, Smell.GOD_CLASS);
     Finding clump = worst(survey, Smell.DATA_CLUMP);
-    Candidate candidate = survey.candidates().get(clump.id()).get(0);
+    Candidate candidate = survey.candidates(clump).get(0);
     walk("why " + god.id() + at);
     walk("why " + clump.id() + at);
     String mend = "mend " + candidate.id() + " --name Passage" + at;
@@ -60,7 +60,7 @@ final class DemoCommand extends PareCommand {
       throw new IllegalStateException("undo left the sample project changed");
     }
     say("Every file is as it was, to the byte. The project stays in " + target + " to play with.");
-    say("Next: pare mend " + survey.candidates().get(god.id()).get(0).id() + at);
+    say("Next: pare mend " + survey.candidates(god).get(0).id() + at);
     return Exit.DONE;
   }
 

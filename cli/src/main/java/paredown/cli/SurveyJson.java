@@ -25,7 +25,7 @@ final class SurveyJson {
       ObjectNode node = array.addObject();
       fill(node, finding);
       ArrayNode candidates = node.putArray("candidates");
-      for (Candidate candidate : survey.candidates().get(finding.id())) {
+      for (Candidate candidate : survey.candidates(finding)) {
         candidates
             .addObject()
             .put("id", candidate.id())

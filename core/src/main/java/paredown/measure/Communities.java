@@ -20,13 +20,18 @@ import org.jgrapht.graph.SimpleGraph;
 final class Communities {
   private Communities() {}
 
-  /** The divisions of a connected graph into two communities, into three, and so on. */
-  static List<List<Set<String>>> of(Graph<String, Tie> graph, int most) {
+  /**
+   * The divisions of a connected graph into two communities, into three, and so on.
+   *
+   * @param most so many communities at the most
+   * @param cuts so many ties are cut at the most
+   */
+  static List<List<Set<String>>> of(Graph<String, Tie> graph, int most, int cuts) {
     Graph<String, Tie> left = new SimpleGraph<>(Tie.class);
     Graphs.addGraph(left, graph);
     List<List<Set<String>>> divisions = new ArrayList<>();
     int known = 1;
-    while (known < most && !left.edgeSet().isEmpty()) {
+    for (int cut = 0; cut < cuts && known < most && !left.edgeSet().isEmpty(); cut++) {
       left.removeEdge(between(left));
       List<Set<String>> parts = MemberGroups.parts(left);
       if (parts.size() > known) {

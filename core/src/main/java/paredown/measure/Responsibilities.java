@@ -30,6 +30,9 @@ public final class Responsibilities {
   private static final double MODULARITY = 0.35;
   private static final int CROSSING = 10;
 
+  /** Where so much is cut, a tenth of all uses crosses, or what is left says little. */
+  private static final int CUT = 5;
+
   private final TypeFact type;
   private final Map<String, Set<String>> users;
   private final List<Set<String>> groups = new ArrayList<>();
@@ -76,7 +79,7 @@ public final class Responsibilities {
     UndirectedModularityMeasurer<String, Tie> measurer = new UndirectedModularityMeasurer<>(graph);
     List<Set<String>> best = List.of(part);
     double highest = MODULARITY;
-    for (List<Set<String>> clusters : Communities.of(graph, MOST)) {
+    for (List<Set<String>> clusters : Communities.of(graph, MOST, graph.edgeSet().size() / CUT)) {
       double modularity = measurer.modularity(clusters);
       if (modularity > highest && isPlain(graph, clusters)) {
         best = clusters;

@@ -3,13 +3,11 @@ package paredown.remedy;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import paredown.facts.Facts;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.MemberGroups;
@@ -20,6 +18,7 @@ import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.smell.Grounds;
 import paredown.text.NameWords;
 
 /** Draws candidates from the facts: which refactorings could cure a finding. */
@@ -38,19 +37,12 @@ public final class Candidates {
     this.code = new CodeCandidates(finding, type, types, taken);
   }
 
-  /** The candidates for findings by their ids, best first; empty where the facts show none. */
-  public static Map<String, List<Candidate>> of(List<Finding> findings, Facts facts) {
-    Map<String, TypeFact> types = facts.byName();
+  /** The candidates for a finding, best first; empty where the facts show none. */
+  public static List<Candidate> of(Finding finding, Grounds grounds) {
     Set<String> taken =
-        facts.types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
-    Map<String, List<Candidate>> found = new LinkedHashMap<>();
-    for (Finding finding : findings) {
-      Candidates candidates = new Candidates(finding, types, taken);
-      found.put(
-          finding.id(),
-          Candidate.apart(finding.smell().isSmaller() ? candidates.smaller() : candidates.found()));
-    }
-    return found;
+        grounds.facts().types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
+    Candidates candidates = new Candidates(finding, grounds.types(), taken);
+    return Candidate.apart(finding.smell().isSmaller() ? candidates.smaller() : candidates.found());
   }
 
   private List<Candidate> smaller() {

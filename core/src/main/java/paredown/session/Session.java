@@ -119,12 +119,7 @@ public final class Session {
     progress.doing("planning remedies of " + finding.id());
     Remedies remedies =
         Remedies.plan(
-            finding,
-            survey.candidates().get(finding.id()),
-            survey.grounds(),
-            sources(),
-            index(),
-            patience);
+            finding, survey.candidates(finding), survey.grounds(), sources(), index(), patience);
     return Explanation.of(finding, survey.facts(), sources(), remedies);
   }
 
@@ -148,7 +143,7 @@ public final class Session {
     Finding finding = survey.finding(id);
     String digits = id.contains(".") ? id.substring(id.lastIndexOf('.')) : "";
     List<Candidate> meant =
-        survey.candidates().get(finding.id()).stream()
+        survey.candidates(finding).stream()
             .filter(candidate -> candidate.id().endsWith(digits))
             .toList();
     if (digits.isEmpty() && meant.size() > 1) {

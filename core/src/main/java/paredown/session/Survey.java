@@ -1,7 +1,6 @@
 package paredown.session;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -10,6 +9,7 @@ import paredown.facts.Facts;
 import paredown.program.CompileError;
 import paredown.project.Nearest;
 import paredown.remedy.Candidate;
+import paredown.remedy.Candidates;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 
@@ -18,7 +18,6 @@ import paredown.smell.Grounds;
  *
  * @param findings worst first
  * @param accepted those that the project lives with; not among the others
- * @param candidates by the findings' ids, drawn from the facts and not planned yet
  * @param grounds what the findings rest on
  * @param missing an error that stands for the names that could not be resolved
  * @param garbled files that are no text in the project's encoding
@@ -30,7 +29,6 @@ public record Survey(
     Facts facts,
     List<Finding> findings,
     List<Finding> accepted,
-    Map<String, List<Candidate>> candidates,
     Grounds grounds,
     Optional<CompileError> missing,
     List<String> garbled,
@@ -40,7 +38,6 @@ public record Survey(
   public Survey {
     findings = List.copyOf(findings);
     accepted = List.copyOf(accepted);
-    candidates = Map.copyOf(candidates);
   }
 
   /** The same survey with some of its findings only. */
@@ -50,7 +47,6 @@ public record Survey(
         facts,
         findings.stream().filter(asked).toList(),
         accepted.stream().filter(asked).toList(),
-        candidates,
         grounds,
         missing,
         garbled,
@@ -83,10 +79,15 @@ public record Survey(
             id, ids, ids.isEmpty() ? "This project has none." : "pare survey lists the findings."));
   }
 
+  /** What could cure one of its findings, drawn from the facts and not planned yet. */
+  public List<Candidate> candidates(Finding finding) {
+    return Candidates.of(finding, grounds);
+  }
+
   /** The candidates for all findings about a class. */
   Stream<Candidate> candidatesOf(String type) {
     return Stream.concat(findings.stream(), accepted.stream())
         .filter(finding -> finding.type().equals(type))
-        .flatMap(finding -> candidates.get(finding.id()).stream());
+        .flatMap(finding -> candidates(finding).stream());
   }
 }

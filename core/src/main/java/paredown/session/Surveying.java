@@ -17,8 +17,6 @@ import paredown.project.Project;
 import paredown.project.ProjectUnreadable;
 import paredown.project.Settings;
 import paredown.project.SourceFile;
-import paredown.remedy.Candidate;
-import paredown.remedy.Candidates;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
@@ -65,7 +63,6 @@ record Surveying(
             .collect(
                 Collectors.partitioningBy(
                     finding -> lived.stream().anyMatch(each -> each.covers(finding))));
-    Map<String, List<Candidate>> candidates = Candidates.of(all, facts);
     Optional<CompileError> missing =
         drawn.errors().stream().filter(CompileError::isUnresolved).findFirst();
     keeping.join();
@@ -74,7 +71,6 @@ record Surveying(
         facts,
         found.get(false),
         found.get(true),
-        candidates,
         grounds,
         missing,
         main.stream().filter(sources::isGarbled).toList(),

@@ -63,6 +63,6 @@ class CommunitiesTest {
   }
 
   private List<List<Set<String>>> of(int most) {
-    return Communities.of(graph, most).stream().map(List::copyOf).toList();
+    return Communities.of(graph, most, graph.edgeSet().size()).stream().map(List::copyOf).toList();
   }
 }
