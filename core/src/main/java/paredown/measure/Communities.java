@@ -24,22 +24,38 @@ final class Communities {
    * The divisions of a connected graph into two communities, into three, and so on.
    *
    * @param most so many communities at the most
-   * @param cuts so many ties are cut at the most
+   * @param crossing so many ties lead from one to another at the most
    */
-  static List<List<Set<String>>> of(Graph<String, Tie> graph, int most, int cuts) {
+  static List<List<Set<String>>> of(Graph<String, Tie> graph, int most, int crossing) {
     Graph<String, Tie> left = new SimpleGraph<>(Tie.class);
     Graphs.addGraph(left, graph);
     List<List<Set<String>>> divisions = new ArrayList<>();
     int known = 1;
-    for (int cut = 0; cut < cuts && known < most && !left.edgeSet().isEmpty(); cut++) {
+    // Where more was cut for nothing than may cross, what comes of it would say little.
+    for (int cut = 0; cut < crossing * 2 && known < most && !left.edgeSet().isEmpty(); cut++) {
       left.removeEdge(between(left));
       List<Set<String>> parts = MemberGroups.parts(left);
       if (parts.size() > known) {
+        if (crossing(graph, parts) > crossing) {
+          return divisions;
+        }
         divisions.add(parts);
         known = parts.size();
       }
     }
     return divisions;
+  }
+
+  private static long crossing(Graph<String, Tie> graph, List<Set<String>> parts) {
+    return graph.edgeSet().stream()
+        .filter(
+            edge ->
+                parts.stream()
+                    .noneMatch(
+                        part ->
+                            part.contains(graph.getEdgeSource(edge))
+                                && part.contains(graph.getEdgeTarget(edge))))
+        .count();
   }
 
   private static Tie between(Graph<String, Tie> graph) {

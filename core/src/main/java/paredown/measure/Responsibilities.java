@@ -30,9 +30,6 @@ public final class Responsibilities {
   private static final double MODULARITY = 0.35;
   private static final int CROSSING = 10;
 
-  /** Where so much is cut, a tenth of all uses crosses, or what is left says little. */
-  private static final int CUT = 5;
-
   private final TypeFact type;
   private final Map<String, Set<String>> users;
   private final List<Set<String>> groups = new ArrayList<>();
@@ -79,9 +76,10 @@ public final class Responsibilities {
     UndirectedModularityMeasurer<String, Tie> measurer = new UndirectedModularityMeasurer<>(graph);
     List<Set<String>> best = List.of(part);
     double highest = MODULARITY;
-    for (List<Set<String>> clusters : Communities.of(graph, MOST, graph.edgeSet().size() / CUT)) {
+    for (List<Set<String>> clusters :
+        Communities.of(graph, MOST, graph.edgeSet().size() / CROSSING)) {
       double modularity = measurer.modularity(clusters);
-      if (modularity > highest && isPlain(graph, clusters)) {
+      if (modularity > highest && isPlain(clusters)) {
         best = clusters;
         highest = modularity;
       }
@@ -89,24 +87,13 @@ public final class Responsibilities {
     return best.stream().map(HashSet::new).map(set -> (Set<String>) set).toList();
   }
 
-  /** A cut is plain where every side has state and logic, and hardly anything crosses it. */
-  private boolean isPlain(Graph<String, Tie> graph, List<Set<String>> clusters) {
-    long crossing =
-        graph.edgeSet().stream()
-            .filter(
-                edge ->
-                    clusters.stream()
-                        .noneMatch(
-                            cluster ->
-                                cluster.contains(graph.getEdgeSource(edge))
-                                    && cluster.contains(graph.getEdgeTarget(edge))))
-            .count();
-    return crossing * CROSSING <= graph.edgeSet().size()
-        && clusters.stream()
-            .allMatch(
-                cluster ->
-                    cluster.size() >= SMALLEST
-                        && cluster.stream().anyMatch(name -> type.field(name).isPresent()));
+  /** A cut is plain where every side has state and logic. */
+  private boolean isPlain(List<Set<String>> clusters) {
+    return clusters.stream()
+        .allMatch(
+            cluster ->
+                cluster.size() >= SMALLEST
+                    && cluster.stream().anyMatch(name -> type.field(name).isPresent()));
   }
 
   /** Puts a member to the group whose names and clients are most like its own. */

@@ -23,12 +23,11 @@ final class DeepChains {
 
   private static final String WORD = "extends";
 
-  /** The most characters between the beginning of a head and the name behind the word. */
-  private static final int HEAD = 500;
+  /** The most characters of a head before the word. */
+  private static final int HEAD = 300;
 
-  private static final Pattern EXTENDS =
-      Pattern.compile(
-          "\\b(?:class|interface)\\s+(\\w+)[^{;()]{0,300}?\\bextends\\s+(?:\\w+\\.)*(\\w+)");
+  private static final Pattern TYPE = Pattern.compile("\\b(?:class|interface)\\s+(\\w+)[^{;()]*");
+  private static final Pattern ABOVE = Pattern.compile("\\s+(?:\\w+\\.)*(\\w+)");
 
   private DeepChains() {}
 
@@ -62,17 +61,26 @@ final class DeepChains {
   private static List<Link> links(Sources sources, String file) {
     List<Link> links = new ArrayList<>();
     String text = sources.text(file).text();
-    Matcher found = EXTENDS.matcher(text);
-    // A search for the plain word is many times faster than one for the whole head.
+    Matcher type = TYPE.matcher(text);
+    Matcher above = ABOVE.matcher(text);
+    // A search for plain words is many times faster than one for the whole head.
     for (int at = text.indexOf(WORD); at >= 0; at = text.indexOf(WORD, at + 1)) {
-      int end = Math.min(text.length(), at + HEAD);
-      found.region(Math.max(0, at - HEAD), end);
-      // A name at the very end may be cut off; it comes again with its own word.
-      while (found.find() && (found.end() < end || end == text.length())) {
-        links.add(new Link(found.group(1), found.group(2), file));
+      String before = text.substring(Math.max(0, at - HEAD), at);
+      int begin = Math.max(before.lastIndexOf("class"), before.lastIndexOf("interface"));
+      if (begin >= 0 && isOutside(before.substring(begin))) {
+        type.region(at - before.length() + begin, at);
+        above.region(at + WORD.length(), text.length());
+        if (type.matches() && above.lookingAt()) {
+          links.add(new Link(type.group(1), above.group(1), file));
+        }
       }
     }
     return links;
+  }
+
+  /** Whether what follows a head is no bound of one of its type variables. */
+  private static boolean isOutside(String head) {
+    return head.chars().map(each -> each == '<' ? 1 : each == '>' ? -1 : 0).sum() == 0;
   }
 
   /** How many classes stand above one, as far as that matters; names that go round end it. */
