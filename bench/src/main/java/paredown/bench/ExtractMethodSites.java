@@ -9,9 +9,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
 import paredown.facts.Facts;
@@ -97,20 +95,13 @@ final class ExtractMethodSites implements Sites {
       sites.add(
           new Site(
               kind,
-              new ExtractMethod(
-                  place,
-                  "partTakenOut",
-                  Optional.empty(),
-                  Duplicates.NONE,
-                  Set.of(),
-                  Optional.of("PartsTakenOut"),
-                  Set.of()),
+              new ExtractMethod(place, "partTakenOut").giving("PartsTakenOut"),
               new TreeSet<>()));
       for (Duplicates which : List.of(Duplicates.ALL, Duplicates.PROJECT)) {
         sites.add(
             new Site(
                 which == Duplicates.ALL ? "duplicates" : "elsewhere",
-                new ExtractMethod(place, "partTakenOut", Optional.empty(), which, Set.of()),
+                new ExtractMethod(place, "partTakenOut").with(which),
                 new TreeSet<>()));
       }
     }

@@ -37,7 +37,9 @@ public record Assumption(Kind kind, String sentence, String place) {
     /** An annotation is only a remark. */
     REMARK,
     /** A method is not called again, on this thread or another, while it still runs. */
-    AGAIN;
+    AGAIN,
+    /** All calls give an object the same value. */
+    ALIKE;
 
     /** The kind as it is written in JSON. */
     public String id() {

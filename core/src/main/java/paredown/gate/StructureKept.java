@@ -50,6 +50,9 @@ final class StructureKept {
           Tree.Kind.PARAMETERIZED_TYPE,
           Tree.Kind.LAMBDA_EXPRESSION);
 
+  private static final Set<Tree.Kind> CHOICES =
+      Set.of(Tree.Kind.IF, Tree.Kind.CONDITIONAL_EXPRESSION);
+
   private final Program before;
   private final Program after;
   private final Change change;
@@ -115,7 +118,9 @@ final class StructureKept {
               });
     }
     for (Map.Entry<Nodes.Node, Nodes.Node> entry : was.entrySet()) {
-      compareParts(unit, entry.getKey(), entry.getValue(), was);
+      if (!isTurned(regions, entry.getKey(), entry.getValue(), was)) {
+        compareParts(unit, entry.getKey(), entry.getValue(), was);
+      }
       compareTypes(regions, unit, entry.getKey(), entry.getValue());
     }
   }
@@ -206,6 +211,27 @@ final class StructureKept {
         ? file.isNew()
         : innermost.kind() == Region.Kind.REPLACED
             || innermost.start() == node.start() && innermost.end() == node.end();
+  }
+
+  /**
+   * Whether the branches of a choice have changed places, and its condition was put in the place of
+   * another with a proof that it says the opposite.
+   */
+  private static boolean isTurned(
+      Intervals<Region> regions, Nodes.Node now, Nodes.Node then, Map<Nodes.Node, Nodes.Node> was) {
+    if (!CHOICES.contains(now.kind()) || now.kind() != then.kind() || now.parts().size() != 3) {
+      return false;
+    }
+    Nodes.Node condition = now.parts().get(0);
+    boolean proven =
+        regions.touching(condition.start(), condition.end()).stream()
+            .filter(
+                region -> condition.start() <= region.start() && region.end() <= condition.end())
+            .anyMatch(region -> region.kind() == Region.Kind.REPLACED && !region.proof().isEmpty());
+    return proven
+        && then.parts().size() == 3
+        && then.parts().get(2).equals(was.get(now.parts().get(1)))
+        && then.parts().get(1).equals(was.get(now.parts().get(2)));
   }
 
   /** The parts that both have must be in the same order, and in the same roles where roles tell. */

@@ -53,6 +53,7 @@ public enum RefusalKind {
   TARGET_SHARED(Mark.UNSAFE, "several objects could have one target, and would share it there"),
   TARGET_GENERIC(Mark.NOT_YET, "its target has type parameters"),
   MAYBE_NULL(Mark.UNSAFE, "it could be called on null, and where that shows would change"),
+  OBJECT_UNKNOWN(Mark.UNSAFE, "nobody sees which object a call asks"),
   STARTED_EARLIER(
       Mark.UNSAFE, "the static parts of its target would be initialised at another time"),
   VALUE_HIDDEN(Mark.NOT_YET, "a caller cannot see a value that it would have to give"),

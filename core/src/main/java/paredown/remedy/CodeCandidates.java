@@ -109,8 +109,7 @@ record CodeCandidates(
                     finding.evidence().figure("data").orElseThrow().value(),
                     0)),
             List.of("1 method more"));
-    ExtractMethod extract =
-        new ExtractMethod(place, partName(target), Optional.of(target), Duplicates.NONE, Set.of());
+    ExtractMethod extract = new ExtractMethod(place, partName(target)).to(target);
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
@@ -218,11 +217,11 @@ record CodeCandidates(
 
   /** A run as a method, with a class for what it gives where that is more than one value. */
   private ExtractMethod extracted(RepeatedRun run, String name, Duplicates which) {
+    ExtractMethod extract = new ExtractMethod(run.place(), name).with(which);
     String all = NameWords.capitalised(name);
-    Optional<String> result =
-        Optional.of(taken.contains(all) ? all + "Values" : all).filter(each -> run.givesSeveral());
-    return new ExtractMethod(
-        run.place(), name, Optional.empty(), which, Set.of(), result, Set.of());
+    return run.givesSeveral()
+        ? extract.giving(taken.contains(all) ? all + "Values" : all)
+        : extract;
   }
 
   /** The word that the methods share which say the same, or a name after one of them. */
@@ -254,12 +253,9 @@ record CodeCandidates(
       return new Candidate(
           finding.id(),
           new Cure.Part(
-              new ExtractMethod(
-                  place,
-                  questionName(),
-                  Optional.of(type.name()),
-                  classes > 1 ? Duplicates.PROJECT : Duplicates.ALL,
-                  Set.of()),
+              new ExtractMethod(place, questionName())
+                  .to(type.name())
+                  .with(classes > 1 ? Duplicates.PROJECT : Duplicates.ALL),
               effect));
     }
     return byHand(

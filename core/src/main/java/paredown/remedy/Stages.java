@@ -3,13 +3,11 @@ package paredown.remedy;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import paredown.UnusableRequest;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.facts.TypeFact;
-import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.text.NameWords;
@@ -63,17 +61,9 @@ public final class Stages {
       if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves) {
         Stretch stretch = Stretch.of(method, span);
         String name = free(stretch.name(), taken);
-        stages.add(
-            stretch.results().size() > 1 && stretch.results().size() <= MOST_RESULTS
-                ? new ExtractMethod(
-                    stretch.place(),
-                    name,
-                    Optional.empty(),
-                    Duplicates.NONE,
-                    Set.of(),
-                    Optional.of(NameWords.capitalised(name)),
-                    Set.of())
-                : new ExtractMethod(stretch.place(), name));
+        ExtractMethod stage = new ExtractMethod(stretch.place(), name);
+        boolean several = stretch.results().size() > 1 && stretch.results().size() <= MOST_RESULTS;
+        stages.add(several ? stage.giving(NameWords.capitalised(name)) : stage);
       }
     }
     return new ExtractStages(type.name(), method.signature().replace(" ", ""), stages);

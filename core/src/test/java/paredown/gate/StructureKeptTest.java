@@ -209,4 +209,27 @@ class StructureKeptTest {
     edits.add(Replacement.of(two, two + 1, Written.plain("2")).proving("it is the same number"));
     assertEquals(List.of(), verdict().breaks());
   }
+
+  @Test
+  void branchesThatChangePlacesAreCaught() {
+    replace("all.get(0)", carried("2.5"));
+    replace("2.5", carried("all.get(0)"));
+    assertCaught("is in another place than it was");
+  }
+
+  @Test
+  void branchesChangePlacesWhereTheConditionIsProvedToSayTheOpposite() {
+    int any = QUAY.indexOf("any ?");
+    edits.add(
+        Replacement.of(any, any + 3, Written.plain("!"), Carried.range(PATH, any, any + 3))
+            .proving("it says the opposite"));
+    for (List<String> swapped :
+        List.of(List.of("all.get(0)", "2.5"), List.of("2.5", "all.get(0)"))) {
+      int[] range = range(swapped.get(0));
+      edits.add(
+          Replacement.of(range[0], range[1], carried(swapped.get(1)))
+              .proving("the condition says the opposite"));
+    }
+    assertEquals(List.of(), verdict().breaks());
+  }
 }

@@ -37,6 +37,7 @@ class AssumptionKindTest {
             "inline-field",
             "move-field",
             "move-down",
+            "move-parameter",
             "inline-class",
             "parameter-object",
             "superclass",

@@ -5,8 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import paredown.Fixture;
@@ -37,7 +35,7 @@ class ExtractPiecesTest {
 
   private static ExtractMethod piece(int first, int last, String name) {
     String place = "src/ferry/Desk.java:%d-%d".formatted(first, last);
-    return new ExtractMethod(place, name, Optional.empty(), Duplicates.ALL, Set.of());
+    return new ExtractMethod(place, name).with(Duplicates.ALL);
   }
 
   private static final String DESK =

@@ -56,6 +56,7 @@ class RefusalKindTest {
             "parameter-object",
             "superclass",
             "remove",
+            "move-parameter",
             "builder")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());

@@ -56,6 +56,7 @@ public final class Differential {
       case "builder" -> RandomGrowing.files(random);
       case "superclass", "remove-member" -> RandomSiblings.files(random);
       case "move-down" -> RandomFamily.files(random);
+      case "move-parameter" -> RandomHanded.files(random);
       default -> RandomBody.files(random);
     };
   }

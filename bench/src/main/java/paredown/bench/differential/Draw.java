@@ -44,6 +44,8 @@ interface Draw {
     all.put("remove-parameter", (program, random) -> removeParameter(program.files(), random));
     all.put("superclass", (program, random) -> superclass(program.files(), random));
     all.put("move-down", (program, random) -> moveDown(random));
+    all.put("move-parameter", (program, random) -> moveParameter(random));
+    all.put("extract-question", (program, random) -> extractQuestion(program.files(), random));
     all.put("extract-field", (program, random) -> extractField(program.files(), random));
     return all;
   }
@@ -59,6 +61,8 @@ interface Draw {
               Map.entry("parameter-object", Draw::parameterObject),
               Map.entry("superclass", Draw::superclass),
               Map.entry("move-down", (files, random) -> moveDown(random)),
+              Map.entry("move-parameter", (files, random) -> moveParameter(random)),
+              Map.entry("extract-question", Draw::extractQuestion),
               Map.entry("builder", (files, random) -> "extract builder Order"),
               Map.entry("remove-member", (files, random) -> removeMember(random)),
               Map.entry("remove-parameter", Draw::removeParameter),
@@ -265,6 +269,42 @@ interface Draw {
     return "move down Top#%s --to %s"
         .formatted(String.join(",", members), one(List.of("Low", "Low", "Low", "Lower"), random));
   }
+
+  /** The parameter that is handed round, of all methods or of one. */
+  private static String moveParameter(Random random) {
+    return "move parameter Table#%s%s%s"
+        .formatted(
+            one(List.of("tide", "tide", "next#tide", "said#tide", "hour"), random),
+            random.nextInt(3) == 0 ? " --name kept" : "",
+            random.nextInt(3) == 0 ? " --accept object-unknown" : "");
+  }
+
+  /** The condition of an if or of a choice, turned or joined. */
+  private static String extractQuestion(Map<String, String> files, Random random) {
+    List<String> places = new ArrayList<>();
+    files.forEach(
+        (file, text) -> {
+          List<String> lines = List.of(text.split("\n", -1));
+          for (int i = 0; i < lines.size(); i++) {
+            int line = i + 1;
+            CONDITION
+                .matcher(lines.get(i))
+                .results()
+                .map(
+                    found ->
+                        "src/%s:%d:%d-%d:%d"
+                            .formatted(file, line, found.start(1) + 1, line, found.end(1)))
+                .forEach(places::add);
+          }
+        });
+    return "extract method %s --name isSo --condition %s"
+        .formatted(
+            places.isEmpty() ? "src/Main.java:1" : one(places, random),
+            one(List.of("turned", "turned", "turned", "joined"), random));
+  }
+
+  /** What an if or a while asks, or what stands before a question mark. */
+  Pattern CONDITION = Pattern.compile("(?:if|while) \\((.*)\\) \\{");
 
   /** What looks like an expression, or a line that declares a variable with a value. */
   private static String extractField(Map<String, String> files, Random random) {

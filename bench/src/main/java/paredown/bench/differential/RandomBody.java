@@ -204,7 +204,12 @@ final class RandomBody {
 
   private String condition() {
     String simple = value() + " " + one("<", ">", "==", "!=") + " " + variable();
-    return random.nextInt(4) == 0 ? simple + one(" && ", " || ") + variable() + " > 1" : simple;
+    return switch (random.nextInt(8)) {
+      case 0, 1 -> simple + one(" && ", " || ") + variable() + " > 1";
+      case 2 -> "!(" + simple + one(" && ", " || ") + "!(0.5 * " + variable() + " < 1.5))";
+      case 3 -> variable() + " >= 2" + one(" && ", " || ") + "(" + simple + " || !(f > 2))";
+      default -> simple;
+    };
   }
 
   private void add(String indent, String line) {
@@ -243,6 +248,13 @@ final class RandomBody {
       case 7 -> add(indent, one("g", "f", "tide.h") + " += " + variable() + ";");
       case 8 -> add(indent, one("note(" + value() + ", \"n\" + " + value() + ");", "list.add(f);"));
       case 9, 10 -> {
+        if (random.nextInt(4) == 0) {
+          add(indent, "if (" + condition() + ") {");
+          block(indent + "  ", "if (" + condition() + ")", depth, loop);
+          add(indent + "  ", "}");
+          add(indent, "}");
+          return;
+        }
         block(indent, "if (" + condition() + ")", depth, loop);
         if (random.nextBoolean()) {
           add(indent, "} else {");

@@ -20,6 +20,7 @@ import paredown.refactor.operation.movefield.MoveFieldAsked;
 import paredown.refactor.operation.movemethod.MoveMethodAsked;
 import paredown.refactor.operation.movetype.MoveTypeAsked;
 import paredown.refactor.operation.order.OrderMembersAsked;
+import paredown.refactor.operation.parameterfield.MoveParameterAsked;
 import paredown.refactor.operation.parameterobject.ParameterObjectAsked;
 import paredown.refactor.operation.remove.RemoveAsked;
 import paredown.refactor.operation.rename.RenameAsked;
@@ -45,6 +46,7 @@ public final class Operations {
           MoveMethodAsked.OPERATION,
           MoveFieldAsked.OPERATION,
           MoveTypeAsked.OPERATION,
+          MoveParameterAsked.OPERATION,
           ExtractSuperclassAsked.UP,
           MoveDownAsked.OPERATION,
           RenameAsked.OPERATION,

@@ -18,6 +18,7 @@ import paredown.program.UseKind;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
@@ -26,6 +27,7 @@ import paredown.text.SourceText;
  * The text of the new method, below the one that its code stood in.
  *
  * @param several the class of what it gives; empty where that is at most one value
+ * @param visibility who sees it
  */
 record DeclaredMethod(
     NewMethod method,
@@ -33,7 +35,7 @@ record DeclaredMethod(
     List<TypeMirror> thrown,
     MethodVariables variables,
     Optional<ResultClass> several,
-    boolean everywhere) {
+    AccessLevel visibility) {
 
   /** Why a jump may be somewhere else. */
   static final String LEFT = "what it gives says whether it left, and the call leaves then";
@@ -75,8 +77,8 @@ record DeclaredMethod(
 
   private Written.Text head(Layout layout, TypeNames names) {
     String end = trees().source().lineEnd();
-    Written.Text head = Written.text(end + end + layout.member() + (everywhere ? "" : "private "));
-    head.text(everywhere || extraction().isStatic() ? "static " : "");
+    Written.Text head = Written.text(end + end + layout.member() + seen());
+    head.text(method.isStatic() ? "static " : "");
     variables.declare(head, names);
     several.ifPresentOrElse(each -> each.write(head), () -> write(head, shape.type(), names));
     head.text(" " + method.name() + "(");
@@ -97,6 +99,11 @@ record DeclaredMethod(
       }
     }
     return head.text(part().isExpression() ? "return " : "");
+  }
+
+  private String seen() {
+    boolean implied = visibility == AccessLevel.PUBLIC && owner().element().getKind().isInterface();
+    return visibility == AccessLevel.PACKAGE || implied ? "" : visibility.word() + " ";
   }
 
   private Written parameters(TypeNames names) {

@@ -1,6 +1,7 @@
 package paredown.refactor.operation.extractmethod;
 
 import com.sun.source.util.TreePath;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -17,6 +18,7 @@ import paredown.refactor.code.Part;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
+import paredown.refactor.operation.condition.ReshapeCondition;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
@@ -33,6 +35,7 @@ import paredown.refactor.plan.Rounds;
  * @param accepted the kinds of refusal that are accepted for its move
  * @param result the name of a class of the values that it gives; empty where that is one at most
  * @param given which of the literals in the code, counted from 0, the method takes; mostly none
+ * @param form how the new method is declared
  */
 public record ExtractMethod(
     String place,
@@ -41,7 +44,8 @@ public record ExtractMethod(
     Duplicates duplicates,
     Set<RefusalKind> accepted,
     Optional<String> result,
-    Set<Integer> given)
+    Set<Integer> given,
+    NewForm form)
     implements Refactoring {
 
   public ExtractMethod {
@@ -49,36 +53,67 @@ public record ExtractMethod(
     given = Set.copyOf(given);
   }
 
-  /** An extraction whose method takes no literal that its twins do not differ in. */
-  public ExtractMethod(
-      String place,
-      String name,
-      Optional<String> target,
-      Duplicates duplicates,
-      Set<RefusalKind> accepted) {
-    this(place, name, target, duplicates, accepted, Optional.empty(), Set.of());
+  /** An extraction of one place, whose method is private and stays. */
+  public ExtractMethod(String place, String name) {
+    this(
+        place,
+        name,
+        Optional.empty(),
+        Duplicates.NONE,
+        Set.of(),
+        Optional.empty(),
+        Set.of(),
+        NewForm.ANY);
   }
 
-  /** An extraction whose method stays. */
-  public ExtractMethod(String place, String name) {
-    this(place, name, Optional.empty(), Duplicates.NONE, Set.of());
+  /** The same, whose method moves on to a type. */
+  public ExtractMethod to(String type) {
+    return new ExtractMethod(
+        place, name, Optional.of(type), duplicates, accepted, result, given, form);
+  }
+
+  /** The same for other places, too. */
+  public ExtractMethod with(Duplicates others) {
+    return new ExtractMethod(place, name, target, others, accepted, result, given, form);
+  }
+
+  /** The same, whose values become an object of a class of that name, where they are several. */
+  public ExtractMethod giving(String classOfValues) {
+    return new ExtractMethod(
+        place, name, target, duplicates, accepted, Optional.of(classOfValues), given, form);
+  }
+
+  /** The same, whose method takes some of the literals. */
+  public ExtractMethod taking(Set<Integer> literals) {
+    return new ExtractMethod(place, name, target, duplicates, accepted, result, literals, form);
+  }
+
+  /** The same, whose method is declared in another form. */
+  public ExtractMethod as(NewForm other) {
+    return new ExtractMethod(place, name, target, duplicates, accepted, result, given, other);
+  }
+
+  /** The same, which stays in its class. */
+  private ExtractMethod staying() {
+    return new ExtractMethod(
+        place, name, Optional.empty(), duplicates, Set.of(), result, given, form);
   }
 
   /** The same under another name. */
   public ExtractMethod named(String other) {
-    return new ExtractMethod(place, other, target, duplicates, accepted, result, given);
+    return new ExtractMethod(place, other, target, duplicates, accepted, result, given, form);
   }
 
   /** The same in another place. */
   public ExtractMethod at(String other) {
-    return new ExtractMethod(other, name, target, duplicates, accepted, result, given);
+    return new ExtractMethod(other, name, target, duplicates, accepted, result, given, form);
   }
 
   /** The same, which overrules one more kind of refusal. */
   public ExtractMethod accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);
     more.add(kind);
-    return new ExtractMethod(place, name, target, duplicates, more, result, given);
+    return new ExtractMethod(place, name, target, duplicates, more, result, given, form);
   }
 
   /** The kinds of refusal that can be accepted where the method moves on. */
@@ -88,10 +123,29 @@ public record ExtractMethod(
 
   @Override
   public Optional<Steps> steps(Sources sources) {
-    return target.map(to -> steps(sources, to));
+    List<Refactoring> all = new ArrayList<>();
+    form.condition().ifPresent(each -> all.add(new ReshapeCondition(place, each)));
+    all.add(
+        all.isEmpty()
+            ? staying()
+            : staying().at(((ReshapeCondition) all.get(0)).after(sources)).as(form.asItStands()));
+    Optional<MoveMethod> move = target.map(to -> move(sources, to));
+    move.ifPresent(all::add);
+    String summary =
+        move.map(
+                to ->
+                    "Code of %s becomes %s of %s."
+                        .formatted(simple(to.type()), name, simple(to.target())))
+            .orElse("A condition becomes %s.".formatted(name));
+    return all.size() > 1 ? Optional.of(new Steps(summary, all)) : Optional.empty();
   }
 
-  private Steps steps(Sources sources, String to) {
+  private static String simple(String type) {
+    return type.substring(type.lastIndexOf('.') + 1);
+  }
+
+  /** The step that moves the method on. */
+  private MoveMethod move(Sources sources, String to) {
     Words.requireMethodName(name);
     Place wanted = Place.of(place);
     String path = wanted.path(sources, sources.index());
@@ -103,23 +157,12 @@ public record ExtractMethod(
     if (owner.isEmpty()) {
       throw Refused.because(RefusalKind.NOT_ALONE, place, trees.place(first.getLeaf()));
     }
-    MoveMethod move =
-        new MoveMethod(
-            owner,
-            name,
-            to,
-            new MoveMethod.Wishes(
-                Optional.empty(), Optional.of(false), false, Optional.empty(), accepted));
-    return new Steps(
-        "%s becomes %s of %s."
-            .formatted(
-                "Code of " + owner.substring(owner.lastIndexOf('.') + 1),
-                name,
-                to.substring(to.lastIndexOf('.') + 1)),
-        List.of(
-            new ExtractMethod(
-                place, name, Optional.empty(), duplicates, Set.of(), result, Set.of()),
-            move));
+    return new MoveMethod(
+        owner,
+        name,
+        to,
+        new MoveMethod.Wishes(
+            Optional.empty(), Optional.of(false), false, Optional.empty(), accepted));
   }
 
   @Override
@@ -128,7 +171,7 @@ public record ExtractMethod(
     Place wanted = Place.of(place);
     String path = wanted.path(sources, index);
     Rounds rounds = new Rounds(sources, index);
-    return duplicates == Duplicates.PROJECT
+    return duplicates == Duplicates.PROJECT || form.isOpen()
         ? rounds.plan(Set.of(path), program -> everywhere(program, path, wanted, index))
         : rounds.ofFile(
             path,
@@ -139,7 +182,10 @@ public record ExtractMethod(
     ReadableFiles.require(program, Set.of(path));
     UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
     Part part = wanted.part(trees);
-    Set<String> files = new Repeats(new Extraction(trees, part)).files(index);
+    Set<String> files =
+        duplicates == Duplicates.PROJECT
+            ? new Repeats(new Extraction(trees, part)).files(index)
+            : Set.of(path);
     // A method of the name below the class would clash with one that it inherits.
     Set<String> affected = new TreeSet<>(index.filesWith(Set.of(name)));
     affected.addAll(files);
@@ -159,13 +205,14 @@ public record ExtractMethod(
 
   @Override
   public String command() {
-    return "pare extract method %s --name %s%s%s%s%s"
+    return "pare extract method %s --name %s%s%s%s%s%s"
         .formatted(
             Arguments.quoted(place),
             name,
             duplicates == Duplicates.NONE ? "" : " --duplicates " + duplicates.word(),
             target.map(to -> " --to " + Arguments.quoted(to)).orElse(""),
             result.map(of -> " --result " + of).orElse(""),
+            form.options(),
             Arguments.accepting(accepted));
   }
 

@@ -6,6 +6,8 @@ import paredown.UnusableRequest;
 import paredown.refactor.asked.Given;
 import paredown.refactor.asked.Operation;
 import paredown.refactor.asked.Verb;
+import paredown.refactor.name.AccessLevel;
+import paredown.refactor.operation.condition.ConditionForm;
 
 /** How extract method is asked for. */
 public final class ExtractMethodAsked {
@@ -45,6 +47,16 @@ public final class ExtractMethodAsked {
               "NAME",
               "The name of a record, or a small class in older Java, of the values that come out, where"
                   + " there are several.")
+          .oneOf(
+              "--visibility",
+              Arrays.stream(AccessLevel.values()).map(AccessLevel::word).toList(),
+              "Who sees the new method; private is usual.")
+          .flag("--static", "Let it need no object of its class.")
+          .oneOf(
+              "--condition",
+              Arrays.stream(ConditionForm.values()).map(ConditionForm::word).toList(),
+              "With the condition of an if as the place. turned: the method answers the opposite, and"
+                  + " the branches change places. joined: it asks what the if within asks as well.")
           .accepting(
               ExtractMethod.acceptable(), "With --to: refusals to overrule, as in move method.")
           .examples(
@@ -72,7 +84,11 @@ public final class ExtractMethodAsked {
             .orElse(Duplicates.NONE),
         given.accepted(),
         given.value("--result"),
-        Set.of());
+        Set.of(),
+        new NewForm(
+            given.oneOf("--visibility").map(word -> AccessLevel.valueOf(word.toUpperCase())),
+            given.has("--static"),
+            given.oneOf("--condition").map(word -> ConditionForm.valueOf(word.toUpperCase()))));
   }
 
   private ExtractMethodAsked() {}

@@ -1,5 +1,7 @@
 package paredown.refactor.operation.extractmethod;
 
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -20,6 +22,8 @@ import paredown.program.Program;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Values;
+import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -74,6 +78,9 @@ final class ExtractMethodPlan {
     given.forEach(each -> requireWritable(each, variables));
     others.forEach(each -> requireWritable(each, variables));
     Optional<ResultClass> several = several(shape);
+    if (arguments.form().isStatic() && !extraction.isStatic()) {
+      extraction.requireStatic(shape, parameters);
+    }
 
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
@@ -104,21 +111,22 @@ final class ExtractMethodPlan {
             arguments.name(),
             parameters,
             values,
-            isEverywhere() || extraction.isStatic(),
+            isEverywhere() || arguments.form().isStatic() || extraction.isStatic(),
             several,
             asked ? general(parameters, twins) : Map.of());
     DeclaredMethod declared =
-        new DeclaredMethod(method, shape, thrown, variables, several, isEverywhere());
+        new DeclaredMethod(method, shape, thrown, variables, several, visibility());
     EditList edits = new EditList();
     FileNames files = new FileNames(program, edits);
     TypeNames names = files.of(trees);
     String file = trees.path();
     boolean leaves = shape.result() == Shape.Result.LEAVES;
+    int[] replaced = replaced(trees, part);
     edits.add(
         file,
         new Replacement(
-            part.start(),
-            part.end(),
+            replaced[0],
+            replaced[1],
             method.call(shape, names),
             List.of(),
             leaves ? DeclaredMethod.LEFT : ""));
@@ -161,6 +169,22 @@ final class ExtractMethodPlan {
       }
     }
     return general;
+  }
+
+  private AccessLevel visibility() {
+    AccessLevel needed = isEverywhere() ? AccessLevel.PACKAGE : AccessLevel.PRIVATE;
+    AccessLevel wanted = arguments.form().visibility().orElse(needed);
+    boolean impossible =
+        owner.element().getKind().isInterface()
+            && Set.of(AccessLevel.PACKAGE, AccessLevel.PROTECTED).contains(wanted);
+    if (impossible || wanted.compareTo(needed) < 0) {
+      throw new UnusableRequest(
+          impossible
+              ? "A method of an interface is public or private."
+              : "Other classes could not call a private method.",
+          "Say --visibility public, or leave it out.");
+    }
+    return wanted;
   }
 
   private void requireWritable(TypeMirror type, MethodVariables variables) {
@@ -230,14 +254,30 @@ final class ExtractMethodPlan {
         : Callee.of(extraction, shape, parameters);
   }
 
+  /** Where the call stands: a call needs no brackets around it. */
+  private static int[] replaced(UnitTrees there, Part part) {
+    TreePath brackets = part.first().getParentPath();
+    boolean alone =
+        part.isExpression()
+            && brackets.getLeaf() instanceof ParenthesizedTree
+            && !Values.isHead(brackets.getParentPath().getLeaf());
+    int start = alone ? there.start(brackets.getLeaf()) : part.start();
+    int end = alone ? there.end(brackets.getLeaf()) : part.end();
+    boolean bare =
+        there.source().slice(start, part.start()).matches("\\(?\\s*")
+            && there.source().slice(part.end(), end).matches("\\s*\\)?");
+    return bare ? new int[] {start, end} : new int[] {part.start(), part.end()};
+  }
+
   private void replace(Callee each, NewMethod method, FileNames names, EditList edits) {
     String why = "it is what " + arguments.name() + " does";
     Part other = each.twin().part();
     UnitTrees there = each.twin().trees();
     List<Piece> call = method.call(each, names.of(there));
+    int[] replaced = replaced(there, other);
     edits.add(
         there.path(),
-        Rewriting.ofSaidElsewhere(there, other.start(), other.end(), why, call).proving(why));
+        Rewriting.ofSaidElsewhere(there, replaced[0], replaced[1], why, call).proving(why));
     declareLater(each.at(), each.shape(), edits);
   }
 

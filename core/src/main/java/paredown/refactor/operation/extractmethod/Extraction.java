@@ -171,6 +171,53 @@ final class Extraction {
   }
 
   /**
+   * Requires that it could run without an object of its class.
+   *
+   * @throws Refused where it needs its object
+   */
+  void requireStatic(Shape shape, List<VariableElement> parameters) {
+    for (TreePath each : part.trees()) {
+      Optional<TreePath> self = CodeElsewhere.instance(trees, each, false);
+      if (self.isPresent()) {
+        throw Refused.advising(
+            RefusalKind.NEEDS_OWNER,
+            "It cannot be static: it needs %s of its object.".formatted(self.get().getLeaf()),
+            "Leave --static out.",
+            trees.place(self.get().getLeaf()));
+      }
+    }
+    if (isOfObject() || varies(shape, parameters)) {
+      throw Refused.advising(
+          RefusalKind.NEEDS_OWNER,
+          "It cannot be static: %s.".formatted(whyNot()),
+          "Leave --static out.",
+          trees.source().place(part.start()));
+    }
+  }
+
+  private String whyNot() {
+    return isOfObject()
+        ? "its class belongs to an object"
+        : "it has a type that only its class knows";
+  }
+
+  /** Whether a type variable of its class is part of what it takes or gives. */
+  private boolean varies(Shape shape, List<VariableElement> parameters) {
+    return !WritableType.variables(shape.type()).isEmpty()
+        || parameters.stream().anyMatch(each -> !WritableType.variables(each.asType()).isEmpty())
+        || GivenField.types(trees, part).stream()
+            .anyMatch(each -> !WritableType.variables(each).isEmpty());
+  }
+
+  /** Whether its class stands in an object of another, and so has no static members. */
+  private boolean isOfObject() {
+    return owner.element().getNestingKind().isNested()
+        && !owner.element().getModifiers().contains(Modifier.STATIC)
+        && owner.element().getKind().isClass()
+        && trees.language() < 16;
+  }
+
+  /**
    * Requires that other classes could run it.
    *
    * @throws Refused where it needs its object, or what only its class knows
@@ -188,25 +235,10 @@ final class Extraction {
             trees.place(self.get().getLeaf()));
       }
     }
-    boolean inner =
-        owner.element().getNestingKind().isNested()
-            && !owner.element().getModifiers().contains(Modifier.STATIC)
-            && owner.element().getKind().isClass()
-            && trees.language() < 16;
-    boolean varies =
-        !WritableType.variables(shape.type()).isEmpty()
-            || parameters.stream()
-                .anyMatch(each -> !WritableType.variables(each.asType()).isEmpty())
-            || GivenField.types(trees, part).stream()
-                .anyMatch(each -> !WritableType.variables(each).isEmpty());
-    if (inner || varies) {
+    if (isOfObject() || varies(shape, parameters)) {
       throw Refused.advising(
           RefusalKind.NEEDS_OWNER,
-          "Other classes cannot call it: %s."
-              .formatted(
-                  inner
-                      ? "its class belongs to an object"
-                      : "it has a type that only its class knows"),
+          "Other classes cannot call it: %s.".formatted(whyNot()),
           "Say --duplicates all for the places of its class.",
           trees.source().place(part.start()));
     }

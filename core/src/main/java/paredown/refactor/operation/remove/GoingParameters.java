@@ -33,16 +33,21 @@ import paredown.refactor.use.OwnerClass;
  * The parameters that go together: of methods that dispatch together, and of those to which they
  * are only handed on.
  */
-final class GoingParameters {
+public final class GoingParameters {
   private final OwnerClass owner;
   private final Program program;
   private final FixedHead heads;
   private final Map<ExecutableElement, Set<Integer>> going = new LinkedHashMap<>();
 
-  GoingParameters(OwnerClass owner) {
+  public GoingParameters(OwnerClass owner) {
     this.owner = owner;
     this.program = owner.program();
     this.heads = new FixedHead(program, owner.trees().place(owner.tree()));
+  }
+
+  /** Adds a parameter of one method, whose body has the value from elsewhere. */
+  public void addAlone(ExecutableElement method, int position) {
+    going.computeIfAbsent(method, one -> new TreeSet<>()).add(position);
   }
 
   /**
@@ -78,7 +83,7 @@ final class GoingParameters {
   }
 
   /** What a method is called where it is spoken of. */
-  static String word(ExecutableElement method) {
+  public static String word(ExecutableElement method) {
     return method.getKind() == ElementKind.CONSTRUCTOR
         ? "the constructor of " + method.getEnclosingElement().getSimpleName()
         : method.getSimpleName().toString();
@@ -147,12 +152,12 @@ final class GoingParameters {
   }
 
   /** The methods, each with the positions of its parameters that go. */
-  Map<ExecutableElement, Set<Integer>> all() {
+  public Map<ExecutableElement, Set<Integer>> all() {
     return going;
   }
 
   /** The words by which files could call the methods. */
-  Set<String> names() {
+  public Set<String> names() {
     Set<String> names = new TreeSet<>();
     for (ExecutableElement each : going.keySet()) {
       Element named = each.getKind() == ElementKind.CONSTRUCTOR ? each.getEnclosingElement() : each;

@@ -73,15 +73,7 @@ public record ExtractSuperclass(
     List<Refactoring> all = new ArrayList<>();
     Set<Integer> given = parts.isEmpty() ? Set.of() : DifferingLiterals.of(parts, sources);
     for (String part : parts) {
-      all.add(
-          new ExtractMethod(
-              part,
-              members.get(0),
-              Optional.empty(),
-              Duplicates.ANY,
-              Set.of(),
-              Optional.empty(),
-              given));
+      all.add(new ExtractMethod(part, members.get(0)).with(Duplicates.ANY).taking(given));
     }
     name.ifPresent(
         each -> {

@@ -1,0 +1,101 @@
+package paredown.refactor.operation.parameterfield;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import paredown.gate.Verdict;
+import paredown.program.DeclaredType;
+import paredown.program.SourceIndex;
+import paredown.program.Sources;
+import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.Words;
+import paredown.refactor.plan.Arguments;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.OwnerClass;
+
+/**
+ * Move parameter makes a field of a parameter that every caller of an object passes alike: the
+ * constructor takes it, and the methods do not any more.
+ *
+ * @param type the class, in any form that one type of the project answers to
+ * @param method the one that loses it; empty for all with a parameter of that name and type
+ * @param parameter its name
+ * @param name of the field; empty for the same
+ * @param accepted the kinds of refusal that are accepted
+ */
+public record MoveParameter(
+    String type,
+    Optional<String> method,
+    String parameter,
+    Optional<String> name,
+    Set<RefusalKind> accepted)
+    implements Refactoring {
+
+  public MoveParameter {
+    accepted = Set.copyOf(accepted);
+  }
+
+  /** The kinds of refusal that can be accepted. */
+  public static List<RefusalKind> acceptable() {
+    return List.of(RefusalKind.OBJECT_UNKNOWN);
+  }
+
+  String field() {
+    return name.orElse(parameter);
+  }
+
+  @Override
+  public Planned plan(Sources sources, SourceIndex index) {
+    Words.requireVariableName(field());
+    DeclaredType header = index.type(type);
+    ReadableFiles.requireEditable(sources, header);
+    Set<String> first = Set.of(header.file());
+    return new Rounds(sources, index)
+        .plan(
+            first,
+            program -> {
+              ReadableFiles.require(program, first);
+              OwnerClass owner = OwnerClass.of(program, header);
+              LosingMethods losing = LosingMethods.of(this, owner);
+              Set<String> files = new TreeSet<>(first);
+              files.addAll(index.filesWith(losing.going().names()));
+              files.addAll(index.filesWith(Set.of(owner.simpleName())));
+              return new Rounds.Outcome(
+                  files, () -> new MoveParameterPlan(this, owner, losing).change());
+            });
+  }
+
+  @Override
+  public Set<RefusalKind> accepted() {
+    return accepted;
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    Verdict.Objection met = verdict.first().orElseThrow();
+    throw Refused.advising(
+        RefusalKind.NAME_HIDDEN,
+        "%s cannot be a field %s: %s.".formatted(parameter, field(), met.what()),
+        "Give the field another name: --name NAME.",
+        met.place());
+  }
+
+  @Override
+  public String command() {
+    return "pare move parameter %s%s%s"
+        .formatted(
+            Arguments.quoted(type + method.map(each -> "#" + each).orElse("") + "#" + parameter),
+            name.map(each -> " --name " + each).orElse(""),
+            Arguments.accepting(accepted));
+  }
+
+  @Override
+  public String says() {
+    return "move parameter %s into a field of %s"
+        .formatted(parameter, type.substring(type.lastIndexOf('.') + 1));
+  }
+}
