@@ -2,6 +2,7 @@ package paredown.cli;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.asked.Given;
@@ -42,13 +43,23 @@ final class MendCommand extends ChangeCommand {
       description = "What is accepted, where pare why offers the remedy on that condition.")
   private List<String> accepted = List.of();
 
+  @Option(
+      names = "--until",
+      paramLabel = "STEP",
+      description = "Stop after so many of its steps, where it has several.")
+  private Integer until;
+
   @Override
   Preview preview(Session session) {
     List<RefusalKind> acceptable =
         Stream.concat(ExtractClass.acceptable().stream(), MoveMethod.acceptable().stream())
             .distinct()
             .toList();
-    return session.mend(remedy, Optional.ofNullable(name), Given.accepted(accepted, acceptable));
+    return session.mend(
+        remedy,
+        Optional.ofNullable(name),
+        Given.accepted(accepted, acceptable),
+        until == null ? OptionalInt.empty() : OptionalInt.of(until));
   }
 
   @Override
@@ -58,6 +69,10 @@ final class MendCommand extends ChangeCommand {
       given = extraction.name();
     }
     String accepting = accepted.isEmpty() ? "" : " --accept " + String.join(",", accepted);
-    return "pare mend " + remedy + (given == null ? "" : " --name " + given) + accepting;
+    return "pare mend "
+        + remedy
+        + (given == null ? "" : " --name " + given)
+        + accepting
+        + (until == null ? "" : " --until " + until);
   }
 }

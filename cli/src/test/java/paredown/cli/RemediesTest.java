@@ -462,6 +462,11 @@ class RemediesTest extends FerryWithAnEnviousMethod {
     String preview = Ran.pare(folder, "mend", id, "--name", "price").exits(0).out();
     assertTrue(preview.contains("+        sum += load.price();"), preview);
     assertTrue(preview.contains("+    return (gross() - tare()) * cents();"), preview);
+    String first = Ran.pare(folder, "mend", id, "--name", "price", "--until", "1").exits(0).out();
+    assertTrue(first.contains("+        sum += price(load);"), first);
+    assertTrue(first.contains("--name price --until 1 --expect"), first);
+    String none = Ran.pare(folder, "mend", id, "--until", "2").exits(2).err();
+    assertTrue(none.contains("This remedy has 2 steps.\nSay --until 1"), none);
   }
 
   @Test

@@ -1,14 +1,16 @@
 package paredown.session;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
+import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 
 /**
- * Steps that were planned one after the other and are applied as one.
+ * Steps that are planned one after the other and are applied as one.
  *
  * @param all what was asked for, in order
  */
@@ -19,8 +21,13 @@ record CarriedSteps(List<Refactoring> all) implements Refactoring {
   }
 
   @Override
+  public Optional<Steps> steps(Sources sources) {
+    return Optional.of(new Steps(Words.capitalised(says()) + ".", all));
+  }
+
+  @Override
   public Planned plan(Sources sources, SourceIndex index) {
-    throw new IllegalStateException("its steps are planned already");
+    throw new IllegalStateException("it is made of steps");
   }
 
   @Override

@@ -11,6 +11,7 @@ import paredown.program.Sources;
 import paredown.project.Progress;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.StepOf;
 import paredown.refactor.plan.Judged;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
@@ -89,6 +90,33 @@ record Previews(Sources sources, boolean strict, Progress progress) {
         name.isEmpty()
             ? Remedies.planProposed(candidate, survey.facts(), sources, sources.index())
             : Remedies.plan(candidate.named(name.get()), survey.facts(), sources, sources.index()));
+  }
+
+  /**
+   * The first steps of what was planned.
+   *
+   * @throws UnusableRequest where it has not so many, or they stand for nothing by themselves
+   */
+  Preview first(Preview whole, int number) {
+    List<Refactoring> steps =
+        whole
+            .refactoring()
+            .steps(sources)
+            .map(Refactoring.Steps::all)
+            .filter(all -> all.stream().noneMatch(StepOf.class::isInstance))
+            .orElse(List.of(whole.refactoring()));
+    if (number < 1 || number >= steps.size()) {
+      throw new UnusableRequest(
+          steps.size() == 1
+              ? "This remedy is one step."
+              : "This remedy has %d steps.".formatted(steps.size()),
+          steps.size() == 1
+              ? "Leave --until out."
+              : "Say --until %s, or leave it out for all."
+                  .formatted(
+                      steps.size() == 2 ? "1" : "with a number from 1 to " + (steps.size() - 1)));
+    }
+    return of(new CarriedSteps(steps.subList(0, number)));
   }
 
   private Preview of(Remedy remedy) {

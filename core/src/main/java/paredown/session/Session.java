@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
 import paredown.UnusableRequest;
@@ -136,9 +137,11 @@ public final class Session {
    *     only one
    * @param name for the new class; empty where the proposed one will do
    * @param accepted the kinds of refusal that are accepted
+   * @param until how many of its steps are done; empty for all
    * @throws paredown.refactor.Refused where it cannot be done safely
    */
-  public Preview mend(String id, Optional<String> name, Set<RefusalKind> accepted) {
+  public Preview mend(
+      String id, Optional<String> name, Set<RefusalKind> accepted, OptionalInt until) {
     Survey survey = survey();
     Finding finding = survey.finding(id);
     String digits = id.contains(".") ? id.substring(id.lastIndexOf('.')) : "";
@@ -153,7 +156,8 @@ public final class Session {
               .toList();
       meant = meant.stream().filter(each -> found.contains(each.id())).toList();
     }
-    return previews().remedy(survey, id, meant, name, accepted);
+    Preview whole = previews().remedy(survey, id, meant, name, accepted);
+    return until.isPresent() ? previews().first(whole, until.getAsInt()) : whole;
   }
 
   private Previews previews() {
