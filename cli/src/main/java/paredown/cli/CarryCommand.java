@@ -91,9 +91,10 @@ final class CarryCommand extends PareCommand {
     }
     steps.lines().forEach(line -> told(line, line::command));
     if (!apply || expect != null) {
-      Preview all = planned(open(), steps.lines());
+      Session session = open();
+      Preview all = planned(session, steps.lines());
       if (!apply) {
-        show(steps, all, json);
+        show(session, steps, all, json);
         return all.verdict().passed() ? Exit.DONE : Exit.PUT_BACK;
       }
       requireExpected(all);
@@ -192,9 +193,9 @@ final class CarryCommand extends PareCommand {
     }
   }
 
-  private void show(CarriedFile steps, Preview all, boolean json) {
+  private void show(Session session, CarriedFile steps, Preview all, boolean json) {
     if (json) {
-      print(ChangeJson.of(all));
+      print(ChangeJson.of(all, session.reach(all.change())));
       return;
     }
     StringBuilder list = new StringBuilder();
@@ -204,7 +205,7 @@ final class CarryCommand extends PareCommand {
       }
     }
     String next = typed() + " --expect " + all.change().id() + " --apply";
-    byte[] answer = new PreviewText(terminal()).of(all, next);
+    byte[] answer = new PreviewText(terminal()).of(all, session.reach(all.change()), next);
     quiet();
     terminal().out().print(list.append('\n').toString());
     terminal().out().printBytes(answer);

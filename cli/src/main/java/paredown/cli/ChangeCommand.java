@@ -3,6 +3,7 @@ package paredown.cli;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import paredown.gate.reach.ReachOfChange;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.session.Applied;
@@ -72,7 +73,7 @@ abstract class ChangeCommand extends PareCommand {
     Session session = apply ? openToWrite() : open();
     Preview preview = wished(session);
     if (!apply) {
-      show(preview, json);
+      show(preview, session.reach(preview.change()), json);
       return preview.verdict().passed() ? Exit.DONE : Exit.PUT_BACK;
     }
     Applied applied =
@@ -85,13 +86,13 @@ abstract class ChangeCommand extends PareCommand {
     return applied.kept() ? Exit.DONE : Exit.PUT_BACK;
   }
 
-  private void show(Preview preview, boolean json) {
+  private void show(Preview preview, Optional<ReachOfChange> reach, boolean json) {
     if (json) {
-      print(ChangeJson.of(preview));
+      print(ChangeJson.of(preview, reach));
       return;
     }
     String next = typed(preview) + here() + " --expect " + preview.change().id() + " --apply";
-    byte[] answer = new PreviewText(terminal()).of(preview, next);
+    byte[] answer = new PreviewText(terminal()).of(preview, reach, next);
     quiet();
     terminal().out().printBytes(answer);
     terminal().out().requireOut();

@@ -2,10 +2,13 @@ package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Optional;
 import paredown.edit.Assumption;
 import paredown.edit.ChangedFile;
 import paredown.gate.TestResult;
 import paredown.gate.TestsPass;
+import paredown.gate.reach.ReachOfChange;
 import paredown.session.Applied;
 import paredown.session.Preview;
 
@@ -13,10 +16,22 @@ import paredown.session.Preview;
 final class ChangeJson {
   private ChangeJson() {}
 
-  static ObjectNode of(Preview preview) {
+  /**
+   * A preview.
+   *
+   * @param reach how far the tests reach it; empty where nobody has recorded that
+   */
+  static ObjectNode of(Preview preview, Optional<ReachOfChange> reach) {
     ObjectNode answer = Json.answer("pare-change/1").put("outcome", "previewed");
     fill(answer, preview);
+    reach.ifPresent(each -> reach(answer.putObject("reach"), each));
     return answer;
+  }
+
+  private static void reach(ObjectNode node, ReachOfChange reach) {
+    Json.texts(node, "tests", List.copyOf(reach.tests()));
+    Json.texts(node, "unreached", reach.unreached());
+    Json.texts(node, "changedSince", reach.since());
   }
 
   static ObjectNode of(Preview preview, Applied applied) {

@@ -2,14 +2,18 @@ package paredown.cli;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.gate.Verdict;
+import paredown.gate.reach.ReachOfChange;
 import paredown.session.Preview;
 import paredown.text.Counted;
+import paredown.text.Listed;
 
 /**
  * A preview as text: what happens, where, what it costs, what the gates say, and the difference.
@@ -18,6 +22,8 @@ final class PreviewText {
   /** More than these in a line nobody reads; the changes below show them all. */
   private static final int NAMED = 8;
 
+  private static final int NAMED_TESTS = 4;
+
   private final Terminal terminal;
 
   PreviewText(Terminal terminal) {
@@ -25,7 +31,7 @@ final class PreviewText {
   }
 
   /** The preview in bytes, since a difference is in the encoding of its file. */
-  byte[] of(Preview preview, String apply) {
+  byte[] of(Preview preview, Optional<ReachOfChange> reach, String apply) {
     Change change = preview.change();
     StringBuilder text = new StringBuilder();
     text.append(terminal.bold(change.summary())).append("\n\n");
@@ -33,6 +39,7 @@ final class PreviewText {
     text.append('\n');
     report(change.report(), text);
     verdict(preview.verdict(), text);
+    reach.ifPresent(each -> reach(each, text));
     text.append('\n');
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     out.writeBytes(text.toString().getBytes(StandardCharsets.UTF_8));
@@ -87,6 +94,31 @@ final class PreviewText {
       label = "";
     }
     report.notes().forEach(note -> text.append(note).append('\n'));
+  }
+
+  /** Which tests would notice; nothing where nobody has recorded them. */
+  private void reach(ReachOfChange reach, StringBuilder text) {
+    List<String> said = new ArrayList<>();
+    if (!reach.tests().isEmpty()) {
+      List<String> tests = List.copyOf(reach.tests());
+      List<String> named = tests.subList(0, Math.min(NAMED_TESTS, tests.size()));
+      int more = tests.size() - named.size();
+      said.add(
+          "%s%s %s it"
+              .formatted(
+                  more > 0 ? String.join(", ", named) : Listed.of(named),
+                  more > 0 ? " and %d more".formatted(more) : "",
+                  tests.size() == 1 ? "reaches" : "reach"));
+    }
+    if (!reach.unreached().isEmpty()) {
+      said.add(terminal.red("none reaches " + Listed.of(reach.unreached())));
+    }
+    if (!reach.since().isEmpty()) {
+      said.add(
+          "not known for %s since it changed; pare test --reach looks again"
+              .formatted(reach.since().get(0)));
+    }
+    text.append("Tests:        ").append(String.join("; ", said)).append('\n');
   }
 
   private static void line(String label, List<String> items, String none, StringBuilder text) {

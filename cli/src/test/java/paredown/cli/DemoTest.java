@@ -26,6 +26,19 @@ class DemoTest {
     assertTrue(out.contains("Tests after   47 passed, 0 failed"), out);
     Ran again = Ran.pare(folder, "demo", "ferry").exits(2);
     assertTrue(again.err().contains("is not empty"), again.err());
+    Ran reach = Ran.pare(folder, "test", "--reach", "--project", "ferry").exits(0);
+    assertTrue(reach.out().contains("47 passed, 0 failed"), reach.out());
+    assertTrue(
+        reach.out().contains("Ticket#fare(), TicketWindow#slip(Passenger, int)"), reach.out());
+    assertTrue(told("TicketWindow#slip", "Passenger").contains("none reaches TicketWindow#slip("));
+    String clerk = told("DeckPlan#deckFor", "Passenger");
+    assertTrue(clerk.contains("\nTests:        DeckPlanTest reaches it\n"), clerk);
+  }
+
+  private String told(String method, String target) {
+    return Ran.pare(folder, "move", "method", method, "--to", target, "--project", "ferry")
+        .exits(0)
+        .out();
   }
 
   @Test

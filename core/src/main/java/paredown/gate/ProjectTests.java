@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import paredown.project.BuildTool;
 import paredown.project.Command;
@@ -47,7 +48,17 @@ public final class ProjectTests {
    * @throws TestProblem where they do not compile, do not start, or take too long
    */
   public TestRun run() throws InterruptedException {
-    return run(words(List.of()));
+    return run(words(List.of()), Map.of());
+  }
+
+  /**
+   * Runs all tests, each class of them in a process of its own where the build lets it.
+   *
+   * @param environment what the processes find in their environment
+   * @throws TestProblem where they do not compile, do not start, or take too long
+   */
+  public TestRun apart(Map<String, String> environment) throws InterruptedException {
+    return run(words(List.of("-DforkCount=1", "-DreuseForks=false")), environment);
   }
 
   /** Runs one test again, alone; empty where it cannot be run alone. */
@@ -62,7 +73,8 @@ public final class ProjectTests {
                 List.of(
                     "-Dtest=" + selector,
                     "-DfailIfNoTests=false",
-                    "-Dsurefire.failIfNoSpecifiedTests=false"))));
+                    "-Dsurefire.failIfNoSpecifiedTests=false")),
+            Map.of()));
   }
 
   private List<String> words(List<String> more) {
@@ -79,12 +91,13 @@ public final class ProjectTests {
     return words;
   }
 
-  private TestRun run(List<String> words) throws InterruptedException {
+  private TestRun run(List<String> words, Map<String, String> environment)
+      throws InterruptedException {
     try {
       TestReports reports = new TestReports(reportFolders());
       progress.soFar(reports::soFar);
       Command.Outcome outcome =
-          new Command(words, project.root()).run(project.settings().testTimeout());
+          new Command(words, project.root(), environment).run(project.settings().testTimeout());
       if (!outcome.inTime()) {
         throw new TestProblem(
             "The tests took more than %s."

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
 /**
@@ -13,8 +14,19 @@ import java.util.concurrent.TimeUnit;
  *
  * @param words the program and its arguments
  * @param directory where it runs
+ * @param environment what it finds in its environment besides what this program has
  */
-public record Command(List<String> words, Path directory) {
+public record Command(List<String> words, Path directory, Map<String, String> environment) {
+
+  public Command {
+    words = List.copyOf(words);
+    environment = Map.copyOf(environment);
+  }
+
+  /** A command in the environment that this program has. */
+  public Command(List<String> words, Path directory) {
+    this(words, directory, Map.of());
+  }
 
   /**
    * What a command left behind.
@@ -37,13 +49,14 @@ public record Command(List<String> words, Path directory) {
     // A file, and no pipe: what a command leaves running in the background may keep it open.
     Path printed = Files.createTempFile("pare-output", ".txt");
     try {
-      Process process =
+      ProcessBuilder builder =
           new ProcessBuilder(words)
               .directory(directory.toFile())
               .redirectErrorStream(true)
               .redirectOutput(printed.toFile())
-              .redirectInput(ProcessBuilder.Redirect.from(nothing()))
-              .start();
+              .redirectInput(ProcessBuilder.Redirect.from(nothing()));
+      builder.environment().putAll(environment);
+      Process process = builder.start();
       try (AtExit atExit = AtExit.run(() -> end(process))) {
         int exit = exit(process, limit);
         return new Outcome(exit, text(printed));

@@ -176,7 +176,7 @@ record CodeCandidates(
     for (List<RepeatedRun> each : runs) {
       RepeatedRun run = each.stream().filter(RepeatedRun::isPlain).findFirst().orElse(each.get(0));
       String plain = sharedName(run);
-      String name = names.contains(plain) ? run.name() : plain;
+      String name = names.contains(plain) ? run.name(type) : plain;
       String free = name;
       for (int i = 2; !names.add(name); i++) {
         name = free + i;
@@ -232,7 +232,7 @@ record CodeCandidates(
         .map(word -> run.onlyChecks() ? "check" + NameWords.capitalised(word) : word)
         .filter(word -> methods.size() > 1 && SourceVersion.isName(word))
         .filter(word -> type.methods().stream().noneMatch(each -> each.name().equals(word)))
-        .orElseGet(run::name);
+        .orElseGet(() -> run.name(type));
   }
 
   /** The object that is asked works the answer out, and all places ask it for that. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
@@ -16,10 +17,13 @@ import paredown.smell.Evidence;
  */
 record RepeatedRun(MethodFact method, List<Span> spans) {
   /** Less than so many words are not worth a method. */
-  private static final int LEAST_WORDS = 18;
+  private static final int LEAST_WORDS = 12;
 
   /** The lines of a method and of a record besides what they hold. */
   private static final int AROUND = 6;
+
+  /** Shorter names of variables tell nothing of a method. */
+  private static final int TELLING = 4;
 
   private static final Pattern CHECKS =
       Pattern.compile("(?:is|not|no|require|check|validate|assert|ensure)(?:\\p{Lu}.*|\\(.*)?");
@@ -130,8 +134,20 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
     return "%s:%d-%d".formatted(method.range().file(), all.firstLine(), all.lastLine());
   }
 
-  /** A name after its method, until somebody finds a better one. */
-  String name() {
+  /**
+   * A name after the one value that it gives, or after its method, until somebody finds a better
+   * one.
+   */
+  String name(TypeFact type) {
+    Set<String> given = method.body().left(Span.joined(spans));
+    Optional<String> told =
+        given.stream()
+            .filter(value -> given.size() == 1 && value.length() >= TELLING)
+            .filter(value -> type.methods().stream().noneMatch(each -> each.name().equals(value)))
+            .findFirst();
+    if (told.isPresent()) {
+      return told.get();
+    }
     String own = method.signature().replaceAll("\\(.*", "");
     return Character.toLowerCase(own.charAt(0)) + own.substring(1) + "Part";
   }

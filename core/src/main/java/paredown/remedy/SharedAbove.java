@@ -48,6 +48,7 @@ final class SharedAbove {
     boolean siblings =
         types.size() > 1
             && types.stream().allMatch(each -> each.kind() == TypeFact.Kind.CLASS)
+            && types.stream().noneMatch(SharedAbove::isOnlyStatic)
             && types.stream().map(TypeFact::superclass).distinct().count() == 1;
     if (!siblings) {
       return List.of();
@@ -107,6 +108,14 @@ final class SharedAbove {
     return fields.contains(method.name()) || fields.contains(field);
   }
 
+  /** Whether nobody makes objects of it for what they do, so that a class above would be odd. */
+  private static boolean isOnlyStatic(TypeFact type) {
+    return type.instanceFields().isEmpty()
+        && type.methods().stream()
+            .filter(each -> !each.isConstructor())
+            .allMatch(MethodFact::isStatic);
+  }
+
   /** Parts of methods that all of them say become one method above. */
   private List<Candidate> parts() {
     Set<String> files = new LinkedHashSet<>();
@@ -151,7 +160,7 @@ final class SharedAbove {
     ExtractSuperclass extract =
         new ExtractSuperclass(
             types.stream().map(TypeFact::name).toList(),
-            List.of(run.name()),
+            List.of(run.name(types.get(0))),
             places,
             name,
             Set.of());

@@ -8,9 +8,13 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
 import paredown.UnusableRequest;
+import paredown.edit.Change;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
+import paredown.gate.reach.Reach;
+import paredown.gate.reach.ReachOfChange;
+import paredown.gate.reach.Recording;
 import paredown.history.GitCommits;
 import paredown.journal.Journal;
 import paredown.journal.Lock;
@@ -283,6 +287,20 @@ public final class Session {
     TestRun run = new ProjectTests(project, progress).run();
     TestBaseline.now(project).write(run);
     return run;
+  }
+
+  /** Runs all tests once, each class of them alone, and keeps which code they reach. */
+  public Recording recordReach() throws InterruptedException {
+    progress.doing("running all tests, class by class");
+    Recording recording = Recording.of(new ProjectTests(project, progress), sources());
+    TestBaseline.now(project).write(recording.run());
+    recording.reach().write(project);
+    return recording;
+  }
+
+  /** How far the tests reach a change; empty where they were never recorded, or it is no code. */
+  public Optional<ReachOfChange> reach(Change change) {
+    return Reach.read(project).flatMap(reach -> ReachOfChange.of(reach, change));
   }
 
   /**

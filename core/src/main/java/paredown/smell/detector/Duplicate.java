@@ -305,9 +305,22 @@ public final class Duplicate implements Detector {
     return apart;
   }
 
-  /** How many words stand there that need not. */
+  /** How many words stand there that need not; what overloads say for other types has to. */
   private static int repeated(List<List<Run>> clusters) {
-    return clusters.stream().mapToInt(each -> each.get(0).words() * (each.size() - 1)).sum();
+    return clusters.stream().mapToInt(each -> each.get(0).words() * (places(each) - 1)).sum();
+  }
+
+  private static int places(List<Run> cluster) {
+    int places = 0;
+    List<Owned> seen = new ArrayList<>();
+    for (Run run : cluster) {
+      Owned owned = run.row().owned();
+      if (seen.stream().noneMatch(each -> isOverload(each, owned))) {
+        places++;
+      }
+      seen.add(owned);
+    }
+    return places;
   }
 
   private static Finding finding(List<List<Run>> clusters, Limits limits) {
