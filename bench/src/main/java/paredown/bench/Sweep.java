@@ -58,6 +58,7 @@ public final class Sweep {
           Map.entry("inline-field", InlineFieldSites::new),
           Map.entry("move-field", MoveFieldSites::new),
           Map.entry("move-down", MoveDownSites::new),
+          Map.entry("extract-value", ExtractValueSites::new),
           Map.entry("move-parameter", MoveParameterSites::new),
           Map.entry(
               "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE)),

@@ -57,6 +57,7 @@ class RefusalKindTest {
             "superclass",
             "remove",
             "move-parameter",
+            "extract-value",
             "builder")) {
       for (RefactoringCase each : RefactoringCase.all(Path.of("src/test/resources", operation))) {
         examples.putIfAbsent(each.refused().replaceAll(" .*", ""), each.sentence());

@@ -46,6 +46,12 @@ interface Draw {
     all.put("move-down", (program, random) -> moveDown(random));
     all.put("move-parameter", (program, random) -> moveParameter(random));
     all.put("extract-question", (program, random) -> extractQuestion(program.files(), random));
+    all.put(
+        "extract-value",
+        (program, random) ->
+            "extract value Owner#%s --name Fresh%s"
+                .formatted(
+                    one(program.fields(), random), random.nextBoolean() ? " --accessors" : ""));
     all.put("extract-field", (program, random) -> extractField(program.files(), random));
     return all;
   }

@@ -25,6 +25,7 @@ import paredown.refactor.operation.parameterobject.ParameterObjectAsked;
 import paredown.refactor.operation.remove.RemoveAsked;
 import paredown.refactor.operation.rename.RenameAsked;
 import paredown.refactor.operation.superclass.ExtractSuperclassAsked;
+import paredown.refactor.operation.value.ExtractValueAsked;
 
 /** The register of all operations, in the order in which help lists them. */
 public final class Operations {
@@ -38,6 +39,7 @@ public final class Operations {
           ParameterObjectAsked.OPERATION,
           ExtractSuperclassAsked.OPERATION,
           ExtractBuilderAsked.OPERATION,
+          ExtractValueAsked.OPERATION,
           InlineMethodAsked.OPERATION,
           InlineVariableAsked.OPERATION,
           InlineFieldAsked.CONSTANT,
