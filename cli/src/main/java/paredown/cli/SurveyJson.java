@@ -26,11 +26,7 @@ final class SurveyJson {
       fill(node, finding);
       ArrayNode candidates = node.putArray("candidates");
       for (Candidate candidate : survey.candidates(finding)) {
-        candidates
-            .addObject()
-            .put("id", candidate.id())
-            .put("command", candidate.cure().command())
-            .put("there", candidate.cure().isThere());
+        candidates.addObject().put("id", candidate.id()).put("command", candidate.cure().command());
       }
     }
     Json.texts(answer, "accepted", survey.accepted().stream().map(Finding::id).toList());

@@ -3,8 +3,6 @@ package paredown.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import paredown.refactor.RefusalKind;
-import paredown.remedy.Candidate;
-import paredown.remedy.Cure;
 import paredown.remedy.Effect;
 import paredown.remedy.Remedies.Patience;
 import paredown.remedy.Remedy;
@@ -58,17 +56,6 @@ final class WhyCommand extends PareCommand {
               .put("change", remedy.change().id());
       effect(node, remedy.effect());
       Json.texts(node, "conditions", remedy.conditions().stream().map(RefusalKind::id).toList());
-    }
-    ArrayNode byHand = answer.putArray("byHand");
-    for (Candidate candidate : explanation.remedies().byHand()) {
-      Cure.ByHand cure = (Cure.ByHand) candidate.cure();
-      ObjectNode node =
-          byHand
-              .addObject()
-              .put("id", candidate.id())
-              .put("command", cure.command())
-              .put("words", cure.says());
-      effect(node, cure.effect());
     }
     Json.texts(answer, "dropped", explanation.dropped());
     Json.texts(

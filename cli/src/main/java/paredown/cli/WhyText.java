@@ -18,8 +18,6 @@ import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.remove.RemoveMember;
 import paredown.refactor.operation.remove.RemoveParameter;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
-import paredown.remedy.Candidate;
-import paredown.remedy.Cure;
 import paredown.remedy.Effect;
 import paredown.remedy.Remedy;
 import paredown.session.Explanation;
@@ -225,14 +223,6 @@ final class WhyText {
               .toList();
       text.append("\nAlso: ").append(String.join(", ", others)).append(".\n");
     }
-    for (Candidate candidate : explanation.remedies().byHand()) {
-      Cure.ByHand cure = (Cure.ByHand) candidate.cure();
-      text.append(
-          "%n%s %s (by hand; pare cannot do it yet)%n"
-              .formatted(terminal.bold("Remedy " + candidate.shortId() + ":"), cure.says()));
-      text.append("  ").append(effect(cure.effect())).append('\n');
-      price(cure.effect(), text);
-    }
     List<String> dropped = explanation.dropped();
     if (!dropped.isEmpty()) {
       text.append(
@@ -251,7 +241,7 @@ final class WhyText {
                   finding.id(),
                   here));
     }
-    if (found.isEmpty() && dropped.isEmpty() && explanation.remedies().byHand().isEmpty()) {
+    if (found.isEmpty() && dropped.isEmpty()) {
       text.append("\nNo remedy is known for it yet.\n");
     }
     String next =

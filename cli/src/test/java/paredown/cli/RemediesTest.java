@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** The remedies that are offered for findings, and what becomes of them. */
@@ -500,5 +501,42 @@ class RemediesTest extends FerryWithAnEnviousMethod {
     String out = Ran.pare(folder, "mend", id, "--name", "Place").exits(0).out();
     assertTrue(out.contains("+record Place(int deck, int row, int seat) {}"), out);
     assertTrue(out.contains("+  void sell(Place place) {"), out);
+  }
+
+  @Test
+  void letsAnObjectAnswerTheOneQuestionThatManyAskOfIt() throws IOException {
+    ferry.with(
+        "src/ferry/Load.java",
+        """
+        package ferry;
+
+        record Load(Kind kind, int tons) {
+          enum Kind {
+            CAR,
+            HORSE_BOX
+          }
+        }
+        """);
+    for (String clerk : List.of("Deck", "Gate", "Quay")) {
+      ferry.with(
+          "src/ferry/%s.java".formatted(clerk),
+          """
+          package ferry;
+
+          class %1$s {
+            int due%1$s(Load load, boolean late) {
+              if (load.kind() == Load.Kind.HORSE_BOX && !late) {
+                return load.tons() * %2$d;
+              }
+              return %2$d;
+            }
+          }
+          """
+              .formatted(clerk, clerk.hashCode() % 90));
+    }
+    String out = Ran.pare(folder, "mend", idOf("Load", "feature-envy")).exits(0).out();
+    assertTrue(out.contains("+  boolean isHorseBox() {"), out);
+    assertTrue(out.contains("+    if (load.isHorseBox() && !late) {"), out);
+    assertTrue(out.contains("src/ferry/Quay.java "), out);
   }
 }

@@ -11,7 +11,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
 import paredown.program.Program;
@@ -33,24 +37,59 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
 
   private final UnitTrees trees;
   private final Place lines;
-  private final String type;
+  private final Predicate<TreePath> wanted;
   private Tree longest;
 
-  private AskedExpression(UnitTrees trees, Place lines, String type) {
+  private AskedExpression(UnitTrees trees, Place lines, Predicate<TreePath> wanted) {
     this.trees = trees;
     this.lines = lines;
-    this.type = type;
+    this.wanted = wanted;
   }
 
   /** Its place as extract method takes it; empty where there is none. */
   static Optional<String> in(String place, String type, Sources sources) {
+    return longest(place, sources, trees -> path -> new AskedOf(trees, type).asksOne(path));
+  }
+
+  /**
+   * The place of an expression that asks a question.
+   *
+   * @param question as it is said, with {@code it} for the object that is asked
+   */
+  static Optional<String> asking(String question, String place, Sources sources) {
+    return longest(place, sources, trees -> path -> asks(trees, path, question));
+  }
+
+  private static boolean asks(UnitTrees trees, TreePath path, String question) {
+    Set<String> names = new HashSet<>();
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        Element element = trees.element(getCurrentPath());
+        if (element != null
+            && (Symbols.isLocal(element) || element.getKind() == ElementKind.FIELD)) {
+          names.add(tree.getName().toString());
+        }
+        return null;
+      }
+    }.scan(path, null);
+    String said = path.getLeaf().toString();
+    return names.stream()
+        .anyMatch(
+            name ->
+                said.replaceAll("(?<![.\\w])" + Pattern.quote(name) + "\\b", "it")
+                    .equals(question));
+  }
+
+  private static Optional<String> longest(
+      String place, Sources sources, Function<UnitTrees, Predicate<TreePath>> wanted) {
     Place lines = Place.of(place);
     if (sources.file(lines.file()).isEmpty()) {
       return Optional.empty();
     }
     Program program = RecentPrograms.of(sources, Set.of(lines.file()));
     UnitTrees trees = new UnitTrees(program, program.unit(lines.file()).orElseThrow());
-    AskedExpression search = new AskedExpression(trees, lines, type);
+    AskedExpression search = new AskedExpression(trees, lines, wanted.apply(trees));
     search.scan(trees.unit().tree(), null);
     return Optional.ofNullable(search.longest).map(search::shown);
   }
@@ -73,7 +112,7 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
       TreePath path = new TreePath(getCurrentPath(), tree);
       boolean longer = longest == null || length(tree) > length(longest);
       boolean used = !(getCurrentPath().getLeaf() instanceof ExpressionStatementTree);
-      if (longer && used && Values.isOne(trees, path) && asksOne(path)) {
+      if (longer && used && Values.isOne(trees, path) && wanted.test(path)) {
         longest = tree;
       }
     }
@@ -93,28 +132,31 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
         && trees.source().line(end - 1) <= lines.lastLine();
   }
 
-  private boolean asksOne(TreePath path) {
-    Set<Element> asked = new HashSet<>();
-    List<Element> locals = new ArrayList<>();
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        Element element = trees.element(getCurrentPath());
-        if (element != null && Symbols.isLocal(element)) {
-          asked.add(element);
-          locals.add(element);
+  /** What asks one object of a type several things. */
+  private record AskedOf(UnitTrees trees, String type) {
+    private boolean asksOne(TreePath path) {
+      Set<Element> asked = new HashSet<>();
+      List<Element> locals = new ArrayList<>();
+      new TreePathScanner<Void, Void>() {
+        @Override
+        public Void visitIdentifier(IdentifierTree tree, Void unused) {
+          Element element = trees.element(getCurrentPath());
+          if (element != null && Symbols.isLocal(element)) {
+            asked.add(element);
+            locals.add(element);
+          }
+          return null;
         }
-        return null;
-      }
-    }.scan(path, null);
-    return asked.size() == 1
-        && locals.size() >= QUESTIONS
-        && isOfType(locals.get(0))
-        && CodeElsewhere.instance(trees, path).isEmpty();
-  }
+      }.scan(path, null);
+      return asked.size() == 1
+          && locals.size() >= QUESTIONS
+          && isOfType(locals.get(0))
+          && CodeElsewhere.instance(trees, path).isEmpty();
+    }
 
-  private boolean isOfType(Element variable) {
-    return variable.asType() instanceof DeclaredType declared
-        && ((TypeElement) declared.asElement()).getQualifiedName().contentEquals(type);
+    private boolean isOfType(Element variable) {
+      return variable.asType() instanceof DeclaredType declared
+          && ((TypeElement) declared.asElement()).getQualifiedName().contentEquals(type);
+    }
   }
 }

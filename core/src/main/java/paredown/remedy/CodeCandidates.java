@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -9,6 +10,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import javax.lang.model.SourceVersion;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
@@ -29,6 +33,9 @@ import paredown.text.NameWords;
  */
 record CodeCandidates(
     Finding finding, TypeFact type, Map<String, TypeFact> types, Set<String> taken) {
+  private static final Pattern CONSTANT =
+      Pattern.compile("it\\.\\w+(?:\\(\\))? == (?:\\w+\\.)*([A-Z][A-Z_]+)");
+
   /** How many of the places that repeat others are tried. */
   private static final int TRIED = 4;
 
@@ -249,23 +256,28 @@ record CodeCandidates(
     String place = "%s:%d".formatted(first.file(), first.line());
     long classes =
         finding.evidence().rows().stream().map(row -> row.uses().get(0)).distinct().count();
-    if (finding.members().size() > 1) {
-      return new Candidate(
-          finding.id(),
-          new Cure.Part(
-              new ExtractMethod(place, questionName())
-                  .to(type.name())
-                  .with(classes > 1 ? Duplicates.PROJECT : Duplicates.ALL),
-              effect));
-    }
-    return byHand(
-        "pare extract method " + place,
-        "extract the question as a method, and move it to " + Finding.shortName(type.name()),
-        effect);
+    return new Candidate(
+        finding.id(),
+        new Cure.Part(
+            new ExtractMethod(place, questionName())
+                .to(type.name())
+                .with(classes > 1 ? Duplicates.PROJECT : Duplicates.ALL),
+            effect,
+            Optional.of(finding.identity().get(0))));
   }
 
-  /** A question after the shortest name of the methods that ask it: {@code isReady}. */
+  /**
+   * A question after the constant that is asked for, {@code isLate}, or after the shortest name of
+   * the methods that ask it.
+   */
   private String questionName() {
+    Matcher constant = CONSTANT.matcher(finding.identity().get(0));
+    if (constant.matches()) {
+      return "is"
+          + Arrays.stream(constant.group(1).split("_"))
+              .map(word -> NameWords.capitalised(word.toLowerCase()))
+              .collect(Collectors.joining());
+    }
     String shortest =
         finding.evidence().rows().stream()
             .map(row -> row.member().replaceAll("\\(.*", ""))
@@ -279,9 +291,5 @@ record CodeCandidates(
   private String provider() {
     String first = finding.evidence().foreign().get(0);
     return first.substring(0, first.indexOf('#'));
-  }
-
-  private Candidate byHand(String command, String says, Effect effect) {
-    return new Candidate(finding.id(), new Cure.ByHand(command, says, effect));
   }
 }

@@ -19,11 +19,17 @@ import paredown.refactor.operation.superclass.ExtractSuperclass;
 /** A cure is what a candidate would do: a refactoring with its arguments. */
 public sealed interface Cure {
 
+  Refactoring refactoring();
+
   /** The command that asks for it, as it is typed. */
-  String command();
+  default String command() {
+    return refactoring().command();
+  }
 
   /** What it does, in words: {@code move method fits to Berth}. */
-  String says();
+  default String says() {
+    return refactoring().says();
+  }
 
   /** The same, with another name for what it makes. */
   Cure named(String name);
@@ -37,33 +43,13 @@ public sealed interface Cure {
     return Optional.of(kind).filter(acceptable::contains).filter(each -> !accepted.contains(each));
   }
 
-  /** Whether Pare Down can do it. */
-  default boolean isThere() {
-    return !(this instanceof ByHand);
-  }
-
-  /** A cure that can be done. */
-  sealed interface Done extends Cure {
-    Refactoring refactoring();
-
-    @Override
-    default String command() {
-      return refactoring().command();
-    }
-
-    @Override
-    default String says() {
-      return refactoring().says();
-    }
-  }
-
   /** One whose effect the facts tell, before it is planned. */
-  sealed interface Measured extends Done {
+  sealed interface Measured extends Cure {
     Effect effect();
   }
 
   /** An extraction of a class. */
-  record Extract(ExtractClass refactoring) implements Done {
+  record Extract(ExtractClass refactoring) implements Cure {
     @Override
     public Cure named(String name) {
       return new Extract(refactoring.named(name));
@@ -77,7 +63,7 @@ public sealed interface Cure {
   }
 
   /** A class of which each group of members becomes one. */
-  record Apart(ExtractGroups refactoring) implements Done {
+  record Apart(ExtractGroups refactoring) implements Cure {
     @Override
     public Cure named(String name) {
       return this;
@@ -103,17 +89,28 @@ public sealed interface Cure {
     }
   }
 
-  /** An extraction of a part of a method, which may move on to another class. */
-  record Part(ExtractMethod refactoring, Effect effect) implements Measured {
+  /**
+   * An extraction of a part of a method, which may move on to another class.
+   *
+   * @param asks the question in its lines that is meant, with {@code it} for the object; empty
+   *     where all of them are
+   */
+  record Part(ExtractMethod refactoring, Effect effect, Optional<String> asks) implements Measured {
+
+    /** The extraction of whole lines. */
+    Part(ExtractMethod refactoring, Effect effect) {
+      this(refactoring, effect, Optional.empty());
+    }
+
     @Override
     public Cure named(String name) {
-      return new Part(refactoring.named(name), effect);
+      return new Part(refactoring.named(name), effect, asks);
     }
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
       return still(kind, ExtractMethod.acceptable(), refactoring.accepted())
-          .map(each -> new Part(refactoring.accepting(each), effect));
+          .map(each -> new Part(refactoring.accepting(each), effect, asks));
     }
   }
 
@@ -172,7 +169,7 @@ public sealed interface Cure {
   }
 
   /** Several pieces of repeated code as methods, in one change. */
-  record Pieces(ExtractPieces refactoring) implements Done {
+  record Pieces(ExtractPieces refactoring) implements Cure {
     @Override
     public Cure named(String name) {
       return this;
@@ -212,24 +209,6 @@ public sealed interface Cure {
               && !remove.accepted().contains(kind)
           ? Optional.of(new Gone(remove.accepting(kind), effect))
           : Optional.empty();
-    }
-  }
-
-  /**
-   * A refactoring that Pare Down cannot do yet, so that it is the user's.
-   *
-   * @param says what it does, in words: {@code move method fits to Berth}
-   * @param effect measured on the facts
-   */
-  record ByHand(String command, String says, Effect effect) implements Cure {
-    @Override
-    public Cure named(String name) {
-      return this;
-    }
-
-    @Override
-    public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.empty();
     }
   }
 }

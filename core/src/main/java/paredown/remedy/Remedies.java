@@ -28,16 +28,13 @@ import paredown.text.Counted;
  * Remedies are the candidates of a finding, planned on the program.
  *
  * @param found those that can be done, best first
- * @param byHand those that Pare Down cannot do yet
  * @param dropped those that cannot be done safely
  * @param untried those that were left when enough were found, or time was up
  */
-public record Remedies(
-    List<Remedy> found, List<Candidate> byHand, List<Dropped> dropped, List<Candidate> untried) {
+public record Remedies(List<Remedy> found, List<Dropped> dropped, List<Candidate> untried) {
 
   public Remedies {
     found = List.copyOf(found);
-    byHand = List.copyOf(byHand);
     dropped = List.copyOf(dropped);
     untried = List.copyOf(untried);
   }
@@ -69,14 +66,9 @@ public record Remedies(
     Facts facts = grounds.facts();
     Aftermath aftermath = new Aftermath(grounds, sources);
     List<Remedy> found = new ArrayList<>();
-    List<Candidate> byHand = new ArrayList<>();
     List<Dropped> dropped = new ArrayList<>();
     List<Candidate> untried = new ArrayList<>();
     for (Candidate candidate : candidates) {
-      if (!candidate.cure().isThere()) {
-        byHand.add(candidate);
-        continue;
-      }
       if (found.stream().anyMatch(remedy -> remedy.covers(candidate))) {
         continue;
       }
@@ -111,7 +103,7 @@ public record Remedies(
     found.sort(
         Comparator.comparing((Remedy remedy) -> remedy.conditions().size())
             .thenComparing(remedy -> remedy.effect().figures().get(0).after()));
-    return new Remedies(found, byHand, dropped, untried);
+    return new Remedies(found, dropped, untried);
   }
 
   /** Plans a candidate, accepting what a person may accept. */
@@ -153,7 +145,6 @@ public record Remedies(
    * Plans one candidate.
    *
    * @throws Refused where it cannot be done safely
-   * @throws UnusableRequest where it is a refactoring that is not there yet
    */
   public static Remedy plan(Candidate candidate, Facts facts, Sources sources, SourceIndex index) {
     if (candidate.cure() instanceof Cure.Extract extract) {
@@ -168,12 +159,7 @@ public record Remedies(
       return new Remedy(
           candidate.id(), judged.refactoring(), effect, judged.change(), judged.verdict());
     }
-    if (candidate.cure() instanceof Cure.Measured measured) {
-      return plan(candidate, measured, sources, index);
-    }
-    throw new UnusableRequest(
-        "To %s is not there yet.".formatted(((Cure.ByHand) candidate.cure()).says()),
-        "Do it by hand, or live with it; the command will be: " + candidate.cure().command());
+    return plan(candidate, (Cure.Measured) candidate.cure(), sources, index);
   }
 
   private static Remedy plan(
@@ -206,6 +192,12 @@ public record Remedies(
    * asks the object what the part lives on.
    */
   private static Judged judged(Cure.Measured cure, Sources sources, SourceIndex index) {
+    if (cure instanceof Cure.Part part && part.asks().isPresent()) {
+      String place =
+          AskedExpression.asking(part.asks().get(), part.refactoring().place(), sources)
+              .orElse(part.refactoring().place());
+      return Judged.of(part.refactoring().at(place), sources, index);
+    }
     try {
       return Judged.of(cure.refactoring(), sources, index);
     } catch (Refused | UnusableRequest refused) {

@@ -4,14 +4,19 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 
 class CandidateTest {
   private static Candidate candidate(int number) {
     return new Candidate(
         "dup-0a1b2c",
-        new Cure.ByHand("pare do " + number, "do it", new Effect(List.of(), List.of())));
+        new Cure.Part(
+            new ExtractMethod("Sailing:" + number, "part"),
+            new Effect(List.of(), List.of()),
+            Optional.empty()));
   }
 
   @Test

@@ -3,8 +3,6 @@ package paredown.cli.page;
 import java.util.ArrayList;
 import java.util.List;
 import paredown.refactor.operation.extractclass.ExtractClass;
-import paredown.remedy.Candidate;
-import paredown.remedy.Cure;
 import paredown.remedy.Effect;
 import paredown.remedy.Remedy;
 import paredown.session.Explanation;
@@ -13,15 +11,10 @@ import paredown.session.Explanation;
  * A remedy as the page says it.
  *
  * @param conditions what a person must accept for it, a sentence each
- * @param command what to type; what it will be where pare cannot do it yet
+ * @param command what to type
  */
 public record RemedyText(
-    String words,
-    List<String> members,
-    List<String> conditions,
-    Effect effect,
-    String command,
-    boolean isThere) {
+    String words, List<String> members, List<String> conditions, Effect effect, String command) {
 
   static List<RemedyText> of(Explanation explanation) {
     List<RemedyText> all = new ArrayList<>();
@@ -37,13 +30,7 @@ public record RemedyText(
               members,
               remedy.conditions().stream().map(kind -> kind.id() + ": " + kind.why()).toList(),
               remedy.effect(),
-              "pare mend " + remedy.id() + remedy.accepting(),
-              true));
-    }
-    for (Candidate candidate : explanation.remedies().byHand()) {
-      Cure.ByHand cure = (Cure.ByHand) candidate.cure();
-      all.add(
-          new RemedyText(cure.says(), List.of(), List.of(), cure.effect(), cure.command(), false));
+              "pare mend " + remedy.id() + remedy.accepting()));
     }
     return all;
   }
