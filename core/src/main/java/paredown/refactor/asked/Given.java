@@ -46,6 +46,11 @@ public record Given(Operation operation, String subject, Map<String, List<String
         values.put(word, List.of());
       } else {
         i++;
+        if (i == words.size()) {
+          throw new UnusableRequest(
+              "%s says nothing.".formatted(word),
+              "Say %s %s, or leave it out.".formatted(word, choice.get().label()));
+        }
         values.computeIfAbsent(word, each -> new ArrayList<>()).add(words.get(i));
       }
     }

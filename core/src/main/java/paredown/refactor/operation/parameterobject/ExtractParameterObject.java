@@ -9,6 +9,7 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.code.Words;
+import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.plan.Arguments;
 import paredown.text.Listed;
 
@@ -69,6 +70,13 @@ public record ExtractParameterObject(
                 name,
                 everywhere ? " wherever they are passed together" : " to " + method);
     return Optional.of(new Steps(summary, all, needed));
+  }
+
+  /** Where no method follows, nothing is said of following. */
+  @Override
+  public Refactoring doing(List<Refactoring> done) {
+    boolean follow = withMethods && done.stream().anyMatch(MoveMethod.class::isInstance);
+    return new ExtractParameterObject(type, method, parameters, name, everywhere, follow);
   }
 
   @Override

@@ -93,6 +93,13 @@ final class RenamePlan {
     if (arguments.inStrings() && !inside) {
       List<String> places = spelt().edit(program, edits);
       if (!places.isEmpty()) {
+        owner
+            .assumptions()
+            .add(
+                Assumption.Kind.NAME,
+                "the strings \"%s\" mean %s, and nothing that is stored or shown"
+                    .formatted(arguments.old(), owner.simpleName() + "#" + arguments.old()),
+                places.get(0));
         notes.add(
             "%s the new name, too: %s."
                 .formatted(

@@ -62,6 +62,9 @@ final class SpeltMember {
     List<String> places = new ArrayList<>();
     for (Unit unit : program.units()) {
       for (Token token : in(unit.source())) {
+        if (!changes(program.sources(), unit.source(), token)) {
+          continue;
+        }
         places.add(unit.source().place(token.start()));
         edits.add(
             unit.path(),
