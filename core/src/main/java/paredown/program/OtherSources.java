@@ -86,7 +86,7 @@ final class OtherSources extends ForwardingJavaFileManager<StandardJavaFileManag
     private final Skeleton skeleton;
 
     Other(String name, String file, Skeleton skeleton) {
-      super(Program.uri(SCHEME, file), Kind.SOURCE);
+      super(Attribution.uri(SCHEME, file), Kind.SOURCE);
       this.name = name;
       this.skeleton = skeleton;
     }
