@@ -12,17 +12,9 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
-import paredown.facts.Range;
-import paredown.facts.Span;
-import paredown.smell.Evidence;
 import paredown.smell.Finding;
-import paredown.smell.Form;
 import paredown.smell.Grounds;
-import paredown.smell.Limits;
 import paredown.smell.Owned;
-import paredown.smell.Smell;
-import paredown.text.Counted;
-import paredown.text.Listed;
 
 /**
  * A duplicate is a run of statements that stands in several places, alike but for the names of
@@ -35,81 +27,7 @@ import paredown.text.Listed;
  * like must say, and lists of statements that are all alike, are none.
  */
 public final class Duplicate implements Detector {
-  private static final int RUN_WORDS = 12;
-  private static final int BODY_WORDS = 9;
-
-  /** A list of so many statements of each kind says the same over and over. */
-  private static final int KIND = 4;
-
-  private static final int RUN_NAMES = 4;
-  private static final int RUN_STATEMENTS = 3;
   private static final int MANY = 40;
-
-  /** Statements that follow each other in one block. */
-  private record Row(Owned owned, List<Span> spans, List<Integer> statements) {
-    /** Each row is itself only; what it consists of would take long to compare. */
-    @Override
-    public boolean equals(Object other) {
-      return this == other;
-    }
-
-    @Override
-    public int hashCode() {
-      return System.identityHashCode(this);
-    }
-  }
-
-  /** A run of statements in a row. */
-  private record Run(Row row, int first, int last) {
-    Span begin() {
-      return row.spans().get(first);
-    }
-
-    Span end() {
-      return row.spans().get(last);
-    }
-
-    boolean holds(Run other) {
-      return row.owned() == other.row.owned()
-          && begin().start() <= other.begin().start()
-          && other.end().end() <= end().end();
-    }
-
-    int words() {
-      return row.spans().subList(first, last + 1).stream()
-          .mapToInt(span -> span.wording().words())
-          .sum();
-    }
-
-    List<Long> wording() {
-      return row.spans().subList(first, last + 1).stream()
-          .map(span -> span.wording().hash())
-          .toList();
-    }
-
-    /** Whether it is all that a method of one statement does. */
-    boolean isBody() {
-      return row.spans().size() == 1
-          && begin().depth() == 0
-          && row.owned().method().body().statements() == 1
-          && words() >= BODY_WORDS;
-    }
-
-    /** Whether it is a list; within one method it says a thing or two over and over. */
-    boolean isOneKind(boolean within) {
-      int kinds = new HashSet<>(wording()).size();
-      return last > first && (kinds == 1 || within && kinds * KIND <= last - first + 1);
-    }
-
-    boolean isWorthIt(boolean within) {
-      List<Span> all = row.spans().subList(first, last + 1);
-      int names = all.stream().mapToInt(span -> span.wording().names()).sum();
-      int statements = row.statements().subList(first, last + 1).stream().mapToInt(i -> i).sum();
-      return (words() >= RUN_WORDS && statements >= RUN_STATEMENTS || isBody())
-          && names >= RUN_NAMES
-          && !isOneKind(within);
-    }
-  }
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -135,8 +53,8 @@ public final class Duplicate implements Detector {
       byTypes.computeIfAbsent(types, each -> new ArrayList<>()).add(cluster);
     }
     return byTypes.values().stream()
-        .filter(each -> repeated(each) >= grounds.limits().duplicateWords())
-        .map(each -> finding(each, grounds.limits()));
+        .filter(each -> Repeated.words(each) >= grounds.limits().duplicateWords())
+        .map(each -> Repeated.finding(each, grounds.limits()));
   }
 
   /** A statement in its row. */
@@ -151,7 +69,7 @@ public final class Duplicate implements Detector {
     grounds
         .methods()
         .filter(owned -> !isGiven(owned.method()))
-        .flatMap(owned -> rows(owned).stream())
+        .flatMap(owned -> Row.of(owned).stream())
         .forEach(
             row -> {
               for (int i = 0; i < row.spans().size(); i++) {
@@ -168,26 +86,6 @@ public final class Duplicate implements Detector {
     return method.isOfAnyObject() || method.name().equals("clone");
   }
 
-  /** The blocks of a method. */
-  private static List<Row> rows(Owned owned) {
-    Map<String, Row> open = new LinkedHashMap<>();
-    List<Span> all = owned.method().body().spans();
-    for (int i = 0; i < all.size(); i++) {
-      Span span = all.get(i);
-      int within = 1;
-      while (i + within < all.size() && all.get(i + within).depth() > span.depth()) {
-        within++;
-      }
-      Row row =
-          open.computeIfAbsent(
-              span.block() + ":" + span.depth(),
-              each -> new Row(owned, new ArrayList<>(), new ArrayList<>()));
-      row.spans().add(span);
-      row.statements().add(within);
-    }
-    return List.copyOf(open.values());
-  }
-
   private static void pairs(
       List<Place> alike, Set<Long> common, Map<List<Long>, Set<Run>> clusters) {
     for (int i = 0; i < alike.size(); i++) {
@@ -195,7 +93,7 @@ public final class Duplicate implements Detector {
         Place one = alike.get(i);
         Place other = alike.get(j);
         int before = common(one, other, common);
-        if (before >= 0 && !isOverload(one.row().owned(), other.row().owned())) {
+        if (before >= 0 && !Repeated.isOverload(one.row().owned(), other.row().owned())) {
           one = one.back(before);
           other = other.back(before);
           int length = length(one, other);
@@ -210,17 +108,6 @@ public final class Duplicate implements Detector {
         }
       }
     }
-  }
-
-  /**
-   * Two methods of one name in one class do the same for other types; and constructors copy fields.
-   */
-  private static boolean isOverload(Owned one, Owned other) {
-    boolean copy = one.method().isConstructor() && other.method().isConstructor();
-    return copy && one != other
-        || one.type().equals(other.type())
-            && one.method().name().equals(other.method().name())
-            && !one.method().signature().equals(other.method().signature());
   }
 
   /**
@@ -303,126 +190,5 @@ public final class Duplicate implements Detector {
       }
     }
     return apart;
-  }
-
-  /** How many words stand there that need not; what overloads say for other types has to. */
-  private static int repeated(List<List<Run>> clusters) {
-    return clusters.stream().mapToInt(each -> each.get(0).words() * (places(each) - 1)).sum();
-  }
-
-  private static int places(List<Run> cluster) {
-    int places = 0;
-    List<Owned> seen = new ArrayList<>();
-    for (Run run : cluster) {
-      Owned owned = run.row().owned();
-      if (seen.stream().noneMatch(each -> isOverload(each, owned))) {
-        places++;
-      }
-      seen.add(owned);
-    }
-    return places;
-  }
-
-  private static Finding finding(List<List<Run>> clusters, Limits limits) {
-    List<Run> all = clusters.stream().flatMap(List::stream).toList();
-    Run first = clusters.get(0).get(0);
-    Set<String> types = new LinkedHashSet<>();
-    Set<String> members = new LinkedHashSet<>();
-    Set<String> identity = new TreeSet<>();
-    for (Run run : all) {
-      MethodFact method = run.row().owned().method();
-      types.add(run.row().owned().type().name());
-      members.add(method.signature());
-      identity.add(run.row().owned().type().name() + "#" + method.signature());
-    }
-    int words = repeated(clusters);
-    int places = clusters.stream().mapToInt(List::size).max().orElse(0);
-    List<String> classes = types.stream().map(Finding::shortName).toList();
-    return new Finding(
-        Smell.DUPLICATE,
-        Form.REPEATED,
-        weight(words),
-        first.row().owned().type().name(),
-        List.copyOf(identity),
-        List.copyOf(members),
-        range(first),
-        summary(clusters, members, classes, places),
-        claim(clusters, classes, places),
-        Evidence.of(
-            List.of(
-                new Evidence.Figure(
-                    "words",
-                    words,
-                    limits.duplicateWords(),
-                    "%d words repeat what stands elsewhere; from %d on they are worth a method"
-                        .formatted(words, limits.duplicateWords())),
-                new Evidence.Figure(
-                    "places", places, 2, "in up to %d places each".formatted(places))),
-            "The same, but for the names of variables and for literals:",
-            rows(clusters)));
-  }
-
-  private static String summary(
-      List<List<Run>> clusters, Set<String> members, List<String> classes, int places) {
-    int lines = lines(clusters.get(0).get(0));
-    boolean one = clusters.size() == 1;
-    String what =
-        (one ? Counted.of(lines, "line", "lines") : clusters.size() + " pieces of code")
-            + (one && lines == 1 ? " stands " : " stand ");
-    return classes.size() > 1
-        ? what + "in %s, too".formatted(Listed.of(classes.subList(1, classes.size())))
-        : what
-            + "%s in %s"
-                .formatted(
-                    places == 2 ? "twice" : places + " times",
-                    members.size() == 1
-                        ? name(members.iterator().next())
-                        : Counted.of(members.size(), "method", "methods"));
-  }
-
-  private static String claim(List<List<Run>> clusters, List<String> classes, int places) {
-    String what = clusters.size() == 1 ? "The same code stands" : "The same pieces of code stand";
-    return classes.size() > 1
-        ? "%s in %s.".formatted(what, Listed.of(classes))
-        : "%s %s in %s.".formatted(what, places == 2 ? "twice" : places + " times", classes.get(0));
-  }
-
-  private static String name(String signature) {
-    return signature.replaceAll("\\(.*", "");
-  }
-
-  private static int lines(Run run) {
-    return run.end().lastLine() - run.begin().firstLine() + 1;
-  }
-
-  private static Range range(Run run) {
-    return new Range(
-        run.row().owned().method().range().file(),
-        new Range.Position(run.begin().firstLine(), 1),
-        new Range.Position(run.end().lastLine() + 1, 1));
-  }
-
-  private static List<Evidence.Row> rows(List<List<Run>> clusters) {
-    List<Evidence.Row> rows = new ArrayList<>();
-    for (List<Run> cluster : clusters) {
-      for (Run run : cluster) {
-        Owned owned = run.row().owned();
-        rows.add(
-            Evidence.Row.at(
-                range(run),
-                owned.method().signature(),
-                List.of(
-                    "%s, %s"
-                        .formatted(
-                            Finding.shortName(owned.type().name()),
-                            Counted.of(lines(run), "line", "lines")))));
-      }
-    }
-    return rows;
-  }
-
-  /** 24 and more for every word that need not stand there: up to 26. */
-  static int weight(int words) {
-    return (int) Math.round(24 + 26 * (1 - 20.0 / Math.max(20, words)));
   }
 }
