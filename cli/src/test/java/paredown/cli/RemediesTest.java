@@ -534,7 +534,19 @@ class RemediesTest extends FerryWithAnEnviousMethod {
           """
               .formatted(clerk, clerk.hashCode() % 90));
     }
+    ferry.with(
+        "src/ferry/Slip.java",
+        """
+        package ferry;
+
+        class Slip {
+          boolean isFree(Load load, boolean late) {
+            return late || load.kind() != Load.Kind.HORSE_BOX;
+          }
+        }
+        """);
     String out = Ran.pare(folder, "mend", idOf("Load", "feature-envy")).exits(0).out();
+    assertTrue(out.contains("+    return late || !load.isHorseBox();"), out);
     assertTrue(out.contains("+  boolean isHorseBox() {"), out);
     assertTrue(out.contains("+    if (load.isHorseBox() && !late) {"), out);
     assertTrue(out.contains("src/ferry/Quay.java "), out);

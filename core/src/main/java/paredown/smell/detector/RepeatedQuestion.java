@@ -1,6 +1,7 @@
 package paredown.smell.detector;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +39,8 @@ public final class RepeatedQuestion implements Detector {
           TypeFact asked = grounds.types().get(question.type());
           if (asked != null && counts(type, asked, question)) {
             places
-                .computeIfAbsent(new Asked(asked.name(), question.text()), a -> new ArrayList<>())
+                .computeIfAbsent(
+                    new Asked(asked.name(), positive(question.text())), a -> new ArrayList<>())
                 .add(new Place(type, method, question));
           }
         }
@@ -47,6 +49,11 @@ public final class RepeatedQuestion implements Detector {
     return places.entrySet().stream()
         .filter(entry -> methods(entry.getValue()) >= needed(entry.getValue(), grounds.limits()))
         .map(entry -> finding(entry.getKey(), entry.getValue(), grounds));
+  }
+
+  /** A comparison for difference asks what one for equality asks. */
+  private static String positive(String text) {
+    return text.matches("[^&|?]* != [^&|?]*") ? text.replace(" != ", " == ") : text;
   }
 
   private static boolean counts(TypeFact type, TypeFact asked, Question question) {
@@ -77,6 +84,9 @@ public final class RepeatedQuestion implements Detector {
 
   private static Finding finding(Asked asked, List<Place> places, Grounds grounds) {
     TypeFact type = grounds.types().get(asked.type());
+    // Who asks it just so comes first; where nobody does, all ask for the opposite.
+    places.sort(Comparator.comparing(place -> !place.question().text().equals(asked.text())));
+    String text = places.get(0).question().text();
     List<String> members = places.get(0).question().members().stream().sorted().toList();
     int methods = (int) methods(places);
     List<Evidence.Figure> figures =
@@ -109,12 +119,12 @@ public final class RepeatedQuestion implements Detector {
         Form.QUESTION,
         weight(methods, members.size()),
         type.name(),
-        List.of(asked.text()),
+        List.of(text),
         members,
         type.range(),
-        "%d methods ask it: %s".formatted(methods, asked.text()),
+        "%d methods ask it: %s".formatted(methods, text),
         "%d methods of other classes ask a %s: %s"
-            .formatted(methods, Finding.shortName(type.name()), asked.text()),
+            .formatted(methods, Finding.shortName(type.name()), text),
         Evidence.of(figures, "It is asked here:", rows));
   }
 

@@ -64,7 +64,7 @@ record NewMethod(
 
   private List<Piece> call(
       Extraction at, Twin twin, Shape shape, List<VariableElement> given, TypeNames names) {
-    Written.Text text = Written.text("");
+    Written.Text text = Written.text(twin != null && twin.denied() ? "!" : "");
     switch (shape.result()) {
       case DECLARES -> {
         boolean isFinal =

@@ -24,13 +24,16 @@ import paredown.text.TokenKind;
  * @param variables the keys of the other's variables and fields, each with the key of its own
  * @param shared the keys of its own variables that stand for several of the other's
  * @param literals where the other has its literals and fields, and its own in their places
+ * @param denied whether it says the opposite: {@code !=} where the other says {@code ==}, or the
+ *     other way round
  */
 record Twin(
     UnitTrees trees,
     Part part,
     Map<String, String> variables,
     Set<String> shared,
-    Map<Integer, Token> literals) {
+    Map<Integer, Token> literals,
+    boolean denied) {
 
   /**
    * A part as the twin of another, whose file may be another; empty where it says another thing.
@@ -38,12 +41,14 @@ record Twin(
   static Optional<Twin> of(UnitTrees others, Part other, UnitTrees trees, Part part) {
     List<Token> first = tokens(others, other);
     List<Token> second = tokens(trees, part);
+    int sign = Opposite.sign(others, other, trees, part);
     Twin twin =
-        new Twin(trees, part, new LinkedHashMap<>(), new HashSet<>(), new LinkedHashMap<>());
+        new Twin(
+            trees, part, new LinkedHashMap<>(), new HashSet<>(), new LinkedHashMap<>(), sign >= 0);
     Map<String, String> back = new HashMap<>();
     boolean alike = first.size() == second.size();
     for (int i = 0; alike && i < first.size(); i++) {
-      alike = twin.match(others, first.get(i), second.get(i), back);
+      alike = first.get(i).start() == sign || twin.match(others, first.get(i), second.get(i), back);
     }
     return alike ? Optional.of(twin) : Optional.empty();
   }

@@ -61,8 +61,10 @@ final class Twins extends TreePathScanner<Void, Void> {
     if (tree != null && trees.end(tree) >= 0) {
       TreePath path = new TreePath(getCurrentPath(), tree);
       if (part.isExpression()) {
+        Tree wanted = part.first().getLeaf();
         boolean alike =
-            tree instanceof ExpressionTree && tree.getKind() == part.first().getLeaf().getKind();
+            tree instanceof ExpressionTree
+                && (tree.getKind() == wanted.getKind() || Opposite.mayBe(wanted, tree));
         if (alike) {
           add(new Part(List.of(path), true, trees.start(tree), trees.end(tree)));
         }
