@@ -84,8 +84,11 @@ public final class RepeatedQuestion implements Detector {
 
   private static Finding finding(Asked asked, List<Place> places, Grounds grounds) {
     TypeFact type = grounds.types().get(asked.type());
-    // Who asks it just so comes first; where nobody does, all ask for the opposite.
-    places.sort(Comparator.comparing(place -> !place.question().text().equals(asked.text())));
+    // Who asks it just so comes first; where nobody does, all ask for the opposite. Of these, what
+    // is open to all comes first, as it could give the question to all.
+    places.sort(
+        Comparator.comparing((Place place) -> !place.question().text().equals(asked.text()))
+            .thenComparing(place -> !place.type().isPublic()));
     String text = places.get(0).question().text();
     List<String> members = places.get(0).question().members().stream().sorted().toList();
     int methods = (int) methods(places);

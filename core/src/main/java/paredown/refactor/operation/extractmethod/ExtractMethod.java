@@ -96,7 +96,14 @@ public record ExtractMethod(
   /** The same, which stays in its class. */
   private ExtractMethod staying() {
     return new ExtractMethod(
-        place, name, Optional.empty(), duplicates, Set.of(), result, given, form);
+        place,
+        name,
+        Optional.empty(),
+        duplicates,
+        Set.of(),
+        result,
+        given,
+        target.isPresent() ? form.onItsWay() : form);
   }
 
   /** The same under another name. */
@@ -128,7 +135,9 @@ public record ExtractMethod(
     all.add(
         all.isEmpty()
             ? staying()
-            : staying().at(((ReshapeCondition) all.get(0)).after(sources)).as(form.asItStands()));
+            : staying()
+                .at(((ReshapeCondition) all.get(0)).after(sources))
+                .as(staying().form().asItStands()));
     Optional<MoveMethod> move = target.map(to -> move(sources, to));
     move.ifPresent(all::add);
     String summary =
@@ -184,7 +193,7 @@ public record ExtractMethod(
     Part part = wanted.part(trees);
     Set<String> files =
         duplicates == Duplicates.PROJECT
-            ? new Repeats(new Extraction(trees, part)).files(index)
+            ? new Repeats(new Extraction(trees, part), form.isOnItsWay()).files(index)
             : Set.of(path);
     // A method of the name below the class would clash with one that it inherits.
     Set<String> affected = new TreeSet<>(index.filesWith(Set.of(name)));

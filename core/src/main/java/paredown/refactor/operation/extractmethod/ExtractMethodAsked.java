@@ -88,7 +88,8 @@ public final class ExtractMethodAsked {
         new NewForm(
             given.oneOf("--visibility").map(word -> AccessLevel.valueOf(word.toUpperCase())),
             given.has("--static"),
-            given.oneOf("--condition").map(word -> ConditionForm.valueOf(word.toUpperCase()))));
+            given.oneOf("--condition").map(word -> ConditionForm.valueOf(word.toUpperCase())),
+            false));
   }
 
   private ExtractMethodAsked() {}

@@ -115,7 +115,7 @@ final class ExtractMethodPlan {
             several,
             asked ? general(parameters, twins) : Map.of());
     DeclaredMethod declared =
-        new DeclaredMethod(method, shape, thrown, variables, several, visibility());
+        new DeclaredMethod(method, shape, thrown, variables, several, visibility(twins));
     EditList edits = new EditList();
     FileNames files = new FileNames(program, edits);
     TypeNames names = files.of(trees);
@@ -171,8 +171,10 @@ final class ExtractMethodPlan {
     return general;
   }
 
-  private AccessLevel visibility() {
-    AccessLevel needed = isEverywhere() ? AccessLevel.PACKAGE : AccessLevel.PRIVATE;
+  private AccessLevel visibility(List<Callee> callees) {
+    boolean far = isEverywhere() && callees.stream().anyMatch(each -> !isNear(each));
+    AccessLevel needed =
+        far ? AccessLevel.PUBLIC : isEverywhere() ? AccessLevel.PACKAGE : AccessLevel.PRIVATE;
     AccessLevel wanted = arguments.form().visibility().orElse(needed);
     boolean impossible =
         owner.element().getKind().isInterface()
@@ -250,8 +252,12 @@ final class ExtractMethodPlan {
 
   private List<Callee> callees(Shape shape, List<VariableElement> parameters) {
     return isEverywhere()
-        ? new Repeats(extraction).callees(shape, parameters, looked)
+        ? new Repeats(extraction, arguments.form().isOnItsWay()).callees(shape, parameters, looked)
         : Callee.of(extraction, shape, parameters);
+  }
+
+  private boolean isNear(Callee callee) {
+    return callee.at().owner().packageName().equals(owner.packageName());
   }
 
   /** Where the call stands: a call needs no brackets around it. */

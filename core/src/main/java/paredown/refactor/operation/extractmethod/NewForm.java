@@ -10,16 +10,26 @@ import paredown.refactor.operation.condition.ConditionForm;
  * @param visibility empty where it is seen no farther than it must be
  * @param isStatic whether it shall need no object
  * @param condition how a condition becomes its question; empty where it does as it stands
+ * @param isOnItsWay whether it moves on to another class, so that who calls it there may be
+ *     anywhere
  */
 public record NewForm(
-    Optional<AccessLevel> visibility, boolean isStatic, Optional<ConditionForm> condition) {
+    Optional<AccessLevel> visibility,
+    boolean isStatic,
+    Optional<ConditionForm> condition,
+    boolean isOnItsWay) {
 
   /** Nothing is asked for. */
-  public static final NewForm ANY = new NewForm(Optional.empty(), false, Optional.empty());
+  public static final NewForm ANY = new NewForm(Optional.empty(), false, Optional.empty(), false);
 
   /** The same for a condition as it stands. */
   NewForm asItStands() {
-    return new NewForm(visibility, isStatic, Optional.empty());
+    return new NewForm(visibility, isStatic, Optional.empty(), isOnItsWay);
+  }
+
+  /** The same for a method that moves on. */
+  NewForm onItsWay() {
+    return new NewForm(visibility, isStatic, condition, true);
   }
 
   /** Whether other classes can see it, since somebody asked for it. */

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
@@ -18,17 +21,32 @@ import paredown.refactor.use.OwnerClass;
 final class Repeats {
   private final Extraction part;
   private final Program program;
+  private final boolean far;
 
-  Repeats(Extraction part) {
+  /**
+   * The places that say the same as a part.
+   *
+   * @param far whether those of other packages count, too, where they see its class
+   */
+  Repeats(Extraction part, boolean far) {
     this.part = part;
     this.program = part.trees().program();
+    this.far = far && isOpen(part.owner().element());
   }
 
-  /** The files of its package, and of its kind, that have all the names that the part says. */
+  /** Whether other packages see a class. */
+  private static boolean isOpen(Element type) {
+    return !(type instanceof TypeElement)
+        || type.getModifiers().contains(Modifier.PUBLIC) && isOpen(type.getEnclosingElement());
+  }
+
+  /** The files of its kind, mostly of its package, that have all the names that the part says. */
   Set<String> files(SourceIndex index) {
     String home = part.trees().path();
     Set<String> found = index.filesWithAll(words());
-    found.retainAll(index.filesIn(index.packageOf(home)));
+    if (!far) {
+      found.retainAll(index.filesIn(index.packageOf(home)));
+    }
     SourceFile own = program.sources().file(home).orElseThrow();
     Set<String> alike = new TreeSet<>(Set.of(home));
     for (String each : found) {
@@ -90,6 +108,6 @@ final class Repeats {
   /** Whether a place sees the class, and the method in it, which its package may. */
   private boolean sees(Callee callee) {
     Sight sight = new Sight(callee.at().owner().element(), program.elements());
-    return sight.isNear(part.owner().element()) && !sight.hides(part.owner().element());
+    return (far || sight.isNear(part.owner().element())) && !sight.hides(part.owner().element());
   }
 }
