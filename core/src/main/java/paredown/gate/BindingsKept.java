@@ -147,7 +147,7 @@ final class BindingsKept {
       return receiver.get().key().equals(Symbols.typeKey(self.oldType()));
     }
     String text = before.unit(was.file()).orElseThrow().source().text();
-    return was.kind() == UseKind.DOC
+    return was.isDoc()
         ? text.charAt(was.offset()) == '#'
         : OF_THIS.matcher(text.substring(Math.max(0, was.offset() - 200), was.offset())).find();
   }

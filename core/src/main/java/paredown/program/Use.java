@@ -22,4 +22,9 @@ public record Use(Place place, String key, String type) {
   public UseKind kind() {
     return place.kind();
   }
+
+  /** Whether it stands in a Javadoc comment. */
+  public boolean isDoc() {
+    return kind() == UseKind.DOC;
+  }
 }

@@ -28,7 +28,7 @@ public record DocsElsewhere(
   public List<Replacement> edits(int start, int end) {
     List<Replacement> edits = new ArrayList<>();
     for (Use use : trees.program().uses().within(trees.path(), start, end)) {
-      if (use.kind() == UseKind.DOC) {
+      if (use.isDoc()) {
         reference(use, edits);
       }
     }

@@ -9,7 +9,6 @@ import javax.lang.model.element.TypeElement;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.code.DocReference;
 import paredown.text.SourceText;
 import paredown.text.WholeWord;
@@ -36,7 +35,7 @@ public final class DocMentions {
       program
           .uses()
           .in(unit.path())
-          .filter(use -> use.kind() == UseKind.DOC)
+          .filter(Use::isDoc)
           .forEach(use -> mentions.reference(use, unit.source()));
     }
     return mentions.places;

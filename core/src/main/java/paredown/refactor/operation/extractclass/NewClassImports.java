@@ -119,7 +119,7 @@ final class NewClassImports {
 
   private void homes(int from, int until, Set<String> homes) {
     for (Use use : owner.program().uses().within(owner.trees().path(), from, until)) {
-      if (use.kind() == UseKind.NAME || use.kind() == UseKind.DOC) {
+      if (use.kind() == UseKind.NAME || use.isDoc()) {
         home(use.key(), homes);
       }
     }

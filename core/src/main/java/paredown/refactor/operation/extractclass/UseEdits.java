@@ -164,7 +164,7 @@ final class UseEdits {
   /** Javadoc links to what has moved follow it. */
   private void docs(Unit unit, EditList edits) {
     for (Use use : owner.program().uses().in(unit.path()).toList()) {
-      String newKey = use.kind() == UseKind.DOC ? movedTo(use.key()) : null;
+      String newKey = use.isDoc() ? movedTo(use.key()) : null;
       if (newKey == null || isCarried(use)) {
         continue;
       }

@@ -139,7 +139,7 @@ public record ExtractMethod(
                 .at(((ReshapeCondition) all.get(0)).after(sources))
                 .as(staying().form().asItStands()));
     Optional<MoveMethod> move = target.map(to -> move(sources, to));
-    move.ifPresent(all::add);
+    move.map(MoveOn::new).ifPresent(all::add);
     String summary =
         move.map(
                 to ->

@@ -237,7 +237,7 @@ final class HomeCode {
   private List<Replacement> docs(int start, int end) {
     List<Replacement> docs = new ArrayList<>();
     for (Use use : program.uses().within(trees.path(), start, end)) {
-      if (use.kind() == UseKind.DOC) {
+      if (use.isDoc()) {
         reference(use, docs);
       }
     }

@@ -14,7 +14,7 @@ import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.Replacement;
 import paredown.program.Program;
-import paredown.program.UseKind;
+import paredown.program.Use;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
@@ -192,7 +192,7 @@ final class InlineFieldPlan {
   private void requireNoOnlooker() {
     FieldOnlookers.requireNone(owner, field, overruled, "inlined");
     program.uses().of(field.key()).stream()
-        .filter(use -> use.kind() == UseKind.DOC)
+        .filter(Use::isDoc)
         .findFirst()
         .ifPresent(
             use -> {

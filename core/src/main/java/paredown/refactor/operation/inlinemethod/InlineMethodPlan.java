@@ -12,7 +12,7 @@ import paredown.edit.Carried;
 import paredown.edit.Change;
 import paredown.edit.Piece;
 import paredown.program.Program;
-import paredown.program.UseKind;
+import paredown.program.Use;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.MemberRange;
@@ -150,7 +150,7 @@ final class InlineMethodPlan {
 
   private void requireNoLink() {
     program.uses().of(method.key()).stream()
-        .filter(use -> use.kind() == UseKind.DOC)
+        .filter(Use::isDoc)
         .filter(use -> !isOwn(use.file(), use.offset()))
         .findFirst()
         .ifPresent(

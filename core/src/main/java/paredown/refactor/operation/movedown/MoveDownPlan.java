@@ -173,7 +173,7 @@ final class MoveDownPlan {
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
       for (Use use : program.uses().in(unit.path()).toList()) {
-        boolean meant = use.kind() == UseKind.DOC && became.containsKey(use.key());
+        boolean meant = use.isDoc() && became.containsKey(use.key());
         boolean along =
             unit.path().equals(parent.trees().path())
                 && ranges().stream()

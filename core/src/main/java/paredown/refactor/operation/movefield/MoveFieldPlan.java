@@ -204,7 +204,7 @@ final class MoveFieldPlan {
   /** Links in comments follow. */
   private void links() {
     for (Use use : program.uses().of(field.key())) {
-      if (use.kind() == UseKind.DOC && !isOwn(use.file(), use.offset())) {
+      if (use.isDoc() && !isOwn(use.file(), use.offset())) {
         UnitTrees unit = new UnitTrees(program, program.unit(use.file()).orElseThrow());
         String type = names(unit).knownOrFull(target.element(), null);
         int end = DocReference.end(unit.source(), use.offset());

@@ -17,7 +17,6 @@ import javax.lang.model.util.ElementFilter;
 import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.program.Unit;
-import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.NewField;
@@ -275,7 +274,7 @@ final class MovedChecks {
     program
         .uses()
         .in(target.trees().path())
-        .filter(use -> use.kind() == UseKind.DOC && !use.key().equals(method.key()))
+        .filter(use -> use.isDoc() && !use.key().equals(method.key()))
         .filter(use -> text.startsWith(link, use.offset()))
         .filter(use -> isEnd(text, use.offset() + link.length()))
         .findFirst()

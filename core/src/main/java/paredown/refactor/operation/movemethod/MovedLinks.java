@@ -28,7 +28,7 @@ final class MovedLinks {
         .program()
         .uses()
         .in(trees.path())
-        .filter(use -> use.kind() == UseKind.DOC && use.key().equals(moving.method().key()))
+        .filter(use -> use.isDoc() && use.key().equals(moving.method().key()))
         .filter(use -> !isCarried(use))
         .forEach(use -> edits.add(trees.path(), link(use)));
   }

@@ -122,12 +122,7 @@ final class MoveTypeEdits {
       }.scan(trees.unit().tree(), null);
       imports(useless);
       // What an import will bring is known to Javadoc as well.
-      program
-          .uses()
-          .in(trees.path())
-          .filter(use -> use.kind() == UseKind.DOC)
-          .toList()
-          .forEach(this::reference);
+      program.uses().in(trees.path()).filter(Use::isDoc).toList().forEach(this::reference);
     }
 
     /** The imports of what is in the same package now, or of a package that is no more. */

@@ -8,7 +8,6 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.code.ReferencedTypes;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -39,7 +38,7 @@ final class DocEdits {
       program
           .uses()
           .in(unit.path())
-          .filter(use -> use.kind() == UseKind.DOC && byKey.containsKey(use.key()))
+          .filter(use -> use.isDoc() && byKey.containsKey(use.key()))
           .forEach(use -> reference(use, new UnitTrees(program, unit), byKey.get(use.key())));
     }
   }

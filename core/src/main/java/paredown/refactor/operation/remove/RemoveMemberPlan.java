@@ -17,7 +17,6 @@ import paredown.edit.Change;
 import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.MemberRange;
@@ -233,7 +232,7 @@ final class RemoveMemberPlan {
     for (Element each : going.keys().keySet()) {
       for (Use use : program.uses().of(going.keys().get(each))) {
         boolean stays =
-            use.kind() == UseKind.DOC
+            use.isDoc()
                 && !going.holds(use.file(), use.offset())
                 && tests.values().stream().noneMatch(test -> isIn(test, use));
         if (stays) {

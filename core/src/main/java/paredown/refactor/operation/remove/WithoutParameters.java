@@ -24,7 +24,6 @@ import javax.lang.model.type.TypeMirror;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.CalledName;
@@ -287,7 +286,7 @@ public final class WithoutParameters {
     program
         .uses()
         .in(trees.path())
-        .filter(use -> use.kind() == UseKind.DOC && byKey.containsKey(use.key()))
+        .filter(use -> use.isDoc() && byKey.containsKey(use.key()))
         .toList()
         .forEach(use -> reference(trees, use, byKey.get(use.key())));
   }

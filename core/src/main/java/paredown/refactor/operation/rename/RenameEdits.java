@@ -142,7 +142,7 @@ final class RenameEdits {
 
   /** A Javadoc link says the member's name behind a sign. */
   private void link(Use use, UnitTrees trees) {
-    if (use.kind() != UseKind.DOC || !renamed.containsValue(use.key()) || isLocal(use.key())) {
+    if (!use.isDoc() || !renamed.containsValue(use.key()) || isLocal(use.key())) {
       return;
     }
     SourceText source = trees.source();

@@ -258,7 +258,7 @@ final class MoveUpPlan {
         continue;
       }
       for (Use use : program.uses().of(each.getKey())) {
-        if (use.kind() == UseKind.DOC && !isWithin(use.file(), use.offset())) {
+        if (use.isDoc() && !isWithin(use.file(), use.offset())) {
           UnitTrees trees = new UnitTrees(program, program.unit(use.file()).orElseThrow());
           int end = DocReference.end(trees.source(), use.offset());
           String said = trees.source().slice(use.offset(), end).replace("#" + name, "#" + then);

@@ -219,7 +219,7 @@ final class WrappedCalls {
     for (OwnerClass.Method taker : accessors.takers().keySet()) {
       String key = program.symbols().key(taker.element());
       for (Use use : program.uses().in(trees.path()).toList()) {
-        if (use.kind() == UseKind.DOC && use.key().equals(key)) {
+        if (use.isDoc() && use.key().equals(key)) {
           ReferencedTypes.in(trees.source(), use, taker.element().getParameters().size())
               .ifPresent(
                   said -> {
