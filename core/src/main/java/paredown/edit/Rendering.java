@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /** Puts the text of a changed file together from its pieces and keeps where each came from. */
 public final class Rendering {
@@ -179,7 +178,7 @@ public final class Rendering {
       return false;
     }
     Token token = source.tokens().get(index);
-    return token.kind() == TokenKind.LITERAL && token.covers(offset);
+    return token.isLiteral() && token.covers(offset);
   }
 
   private void run(Origin origin, int start, int end) {

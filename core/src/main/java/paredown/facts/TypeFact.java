@@ -95,4 +95,9 @@ public record TypeFact(
   public int hashCode() {
     return 31 * name.hashCode() + range.hashCode();
   }
+
+  /** Whether it is a plain class: no interface, enum, record or annotation. */
+  public boolean isClass() {
+    return kind == Kind.CLASS;
+  }
 }

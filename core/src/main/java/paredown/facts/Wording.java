@@ -37,7 +37,7 @@ public record Wording(long hash, int words, int names) {
         continue;
       }
       String text = source.slice(token.start(), token.end());
-      if (token.kind() == TokenKind.LITERAL) {
+      if (token.isLiteral()) {
         text = "#";
         words++;
       } else if (token.isIdentifier()) {

@@ -245,7 +245,7 @@ final class TokensKept {
   private static boolean counts(SourceText source, int i) {
     Token token = source.tokens().get(i);
     String word = source.slice(token.start(), token.end());
-    if (token.kind() == TokenKind.LITERAL) {
+    if (token.isLiteral()) {
       return true;
     }
     if (token.kind() == TokenKind.KEYWORD || token.kind() == TokenKind.IDENTIFIER) {

@@ -6,7 +6,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /** Reads from tokens alone which types the classes within the bodies of a file are below. */
 final class BodyTypes {
@@ -93,7 +92,7 @@ final class BodyTypes {
 
   private boolean is(int i, String text) {
     Token token = code.get(i);
-    return token.kind() != TokenKind.LITERAL
+    return !token.isLiteral()
         && token.end() - token.start() == text.length()
         && source.text().startsWith(text, token.start());
   }

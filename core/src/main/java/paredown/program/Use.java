@@ -25,6 +25,6 @@ public record Use(Place place, String key, String type) {
 
   /** Whether it stands in a Javadoc comment. */
   public boolean isDoc() {
-    return kind() == UseKind.DOC;
+    return place.kind() == UseKind.DOC;
   }
 }

@@ -47,7 +47,7 @@ final class SharedAbove {
         names.stream().flatMap(name -> Optional.ofNullable(all.get(name)).stream()).toList();
     boolean siblings =
         types.size() > 1
-            && types.stream().allMatch(each -> each.kind() == TypeFact.Kind.CLASS)
+            && types.stream().allMatch(TypeFact::isClass)
             && types.stream().noneMatch(SharedAbove::isOnlyStatic)
             && types.stream().map(TypeFact::superclass).distinct().count() == 1;
     if (!siblings) {
@@ -72,7 +72,7 @@ final class SharedAbove {
     List<TypeFact> types = new ArrayList<>(List.of(all.get(finding.type())));
     all.values().stream()
         .filter(type -> files.contains(type.range().file()) && !types.contains(type))
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
+        .filter(TypeFact::isClass)
         .filter(type -> finding.members().stream().allMatch(each -> type.field(each).isPresent()))
         .forEach(types::add);
     boolean free = types.stream().allMatch(type -> type.superclass().isEmpty());

@@ -29,8 +29,7 @@ public final class Values {
     return bySimpleName
         .getOrDefault(plain.substring(plain.lastIndexOf('.') + 1), List.of())
         .stream()
-        .noneMatch(
-            type -> type.kind() == TypeFact.Kind.CLASS || type.kind() == TypeFact.Kind.INTERFACE);
+        .noneMatch(type -> type.isClass() || type.kind() == TypeFact.Kind.INTERFACE);
   }
 
   /** How many of these names a class, and those above it, have no field for. */

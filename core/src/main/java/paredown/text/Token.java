@@ -16,4 +16,9 @@ public record Token(TokenKind kind, int start, int end) {
   public boolean covers(int offset) {
     return start <= offset && offset < end;
   }
+
+  /** Whether it is a literal, text blocks among them. */
+  public boolean isLiteral() {
+    return kind == TokenKind.LITERAL;
+  }
 }

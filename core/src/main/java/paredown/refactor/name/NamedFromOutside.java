@@ -18,7 +18,6 @@ import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.Remarks;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /**
  * Who knows a type by its whole name without saying so in code: native code, annotations, stored
@@ -146,7 +145,7 @@ public final class NamedFromOutside {
         continue;
       }
       for (Token token : source.tokens()) {
-        if (token.kind() == TokenKind.LITERAL
+        if (token.isLiteral()
             && source.text().charAt(token.start()) == '"'
             && spelt.matcher(source.slice(token.start(), token.end())).find()) {
           refuse(

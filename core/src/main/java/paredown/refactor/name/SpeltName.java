@@ -22,7 +22,6 @@ import paredown.project.SourceFile;
 import paredown.text.Counted;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /**
  * A spelt name is the whole name of a type where no compiler reads it: in strings, in lists of
@@ -83,7 +82,7 @@ public final class SpeltName {
 
   private List<Token> literals(SourceText source) {
     return source.tokens().stream()
-        .filter(token -> token.kind() == TokenKind.LITERAL)
+        .filter(Token::isLiteral)
         .filter(token -> source.text().charAt(token.start()) == '"')
         .filter(
             token -> {

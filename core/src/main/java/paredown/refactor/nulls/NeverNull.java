@@ -95,7 +95,7 @@ public final class NeverNull {
     List<TreePath> before = new ArrayList<>();
     for (OwnerClass.Field each : owner.fields()) {
       boolean earlier = !made || each.declared() < field.declared();
-      if (!each.is(Modifier.STATIC) && each.tree().getInitializer() != null && earlier) {
+      if (each.startsWithObject() && earlier) {
         before.add(new TreePath(each.path(), each.tree().getInitializer()));
       }
     }

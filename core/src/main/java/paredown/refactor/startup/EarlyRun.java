@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.program.Program;
 import paredown.refactor.effect.Overriding;
@@ -96,7 +95,7 @@ public final class EarlyRun {
   static Stream<TreePath> code(OwnerClass type) {
     Stream<TreePath> fields =
         type.fields().stream()
-            .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)
+            .filter(each -> each.startsWithObject())
             .map(each -> new TreePath(each.path(), each.tree().getInitializer()));
     Stream<TreePath> blocks =
         type.initialisers().stream()

@@ -3,7 +3,6 @@ package paredown.refactor.startup;
 import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Set;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
@@ -42,7 +41,7 @@ public final class EarlyUses {
     requireQuietSuperclass();
     int made = construction.atDeclaration() ? lastInitialised() : Integer.MAX_VALUE;
     for (OwnerClass.Field field : owner.fields()) {
-      boolean runs = !field.is(Modifier.STATIC) && field.tree().getInitializer() != null;
+      boolean runs = field.startsWithObject();
       if (runs && !fields.contains(field) && field.declared() < made) {
         requireQuiet(new TreePath(field.path(), field.tree().getInitializer()));
       }

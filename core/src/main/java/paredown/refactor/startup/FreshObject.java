@@ -52,7 +52,7 @@ public final class FreshObject {
       throw refused("making an object of it runs code that could show", type.tree());
     }
     type.fields().stream()
-        .filter(field -> !field.is(Modifier.STATIC) && field.tree().getInitializer() != null)
+        .filter(field -> field.startsWithObject())
         .forEach(field -> requireQuiet(new TreePath(field.path(), field.tree().getInitializer())));
   }
 

@@ -66,6 +66,11 @@ public final class OwnerClass {
     public boolean is(Modifier modifier) {
       return element.getModifiers().contains(modifier);
     }
+
+    /** Whether its value is worked out whenever an object is made. */
+    public boolean startsWithObject() {
+      return !is(Modifier.STATIC) && tree.getInitializer() != null;
+    }
   }
 
   /** A method or constructor of the owner. */

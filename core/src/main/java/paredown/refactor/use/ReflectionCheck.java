@@ -18,7 +18,6 @@ import paredown.refactor.Refused;
 import paredown.refactor.code.AnnotationStrings;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /**
  * Refuses where a string spells a member's name in a file that looks members up by their names,
@@ -205,7 +204,7 @@ public final class ReflectionCheck {
     Set<String> handed = looksUp ? Set.of() : handed(source);
     for (int i = 0; i < source.tokens().size(); i++) {
       Token token = source.tokens().get(i);
-      if (token.kind() == TokenKind.LITERAL
+      if (token.isLiteral()
           && source.text().charAt(token.start()) == '"'
           && names.contains(word(source, token).replace("\"", ""))
           && (looksUp || isHanded(source, i, handed))

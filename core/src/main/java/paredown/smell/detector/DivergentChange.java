@@ -36,7 +36,7 @@ public final class DivergentChange implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     return grounds
         .judged()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
+        .filter(TypeFact::isClass)
         .filter(type -> !type.isException())
         .flatMap(type -> judge(type, grounds));
   }

@@ -43,7 +43,7 @@ public final class FieldClumps implements Detector {
     Limits limits = grounds.limits();
     return grounds
         .judged()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
+        .filter(TypeFact::isClass)
         .filter(type -> !type.isException())
         .filter(type -> type.instanceFields().size() > limits.clumpFields())
         .flatMap(type -> clumps(type, limits));

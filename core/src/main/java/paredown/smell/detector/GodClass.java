@@ -60,7 +60,7 @@ public final class GodClass implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     return grounds
         .judged()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
+        .filter(TypeFact::isClass)
         .filter(type -> !type.instanceFields().isEmpty() && !type.isException())
         .flatMap(type -> judge(type, grounds));
   }

@@ -62,7 +62,7 @@ public final class LazyClass implements Detector {
         type.head().isFramed()
             || type.methods().stream().anyMatch(method -> method.head().isFramed())
             || type.fields().stream().anyMatch(field -> field.head().isFramed());
-    return type.kind() == TypeFact.Kind.CLASS
+    return type.isClass()
         && !type.isException()
         && !type.isAbstract()
         && !framed

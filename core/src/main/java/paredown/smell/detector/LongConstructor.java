@@ -33,7 +33,7 @@ public final class LongConstructor implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     return grounds
         .judged()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS)
+        .filter(TypeFact::isClass)
         .filter(type -> !type.isException())
         .flatMap(type -> judge(type, grounds));
   }

@@ -35,7 +35,7 @@ public final class TwinFields implements Detector {
     Values values = Values.of(grounds);
     Map<TypeFact, Set<String>> fields = new LinkedHashMap<>();
     for (TypeFact type : grounds.judged().toList()) {
-      if (type.kind() == TypeFact.Kind.CLASS) {
+      if (type.isClass()) {
         Set<String> items = new TreeSet<>();
         type.instanceFields().stream()
             .filter(field -> values.isValue(field.type()))

@@ -53,7 +53,7 @@ public final class UnusedMember implements Detector {
     }
     return grounds
         .judged()
-        .filter(type -> type.kind() == TypeFact.Kind.CLASS || type.kind() == TypeFact.Kind.ENUM)
+        .filter(type -> type.isClass() || type.kind() == TypeFact.Kind.ENUM)
         .flatMap(type -> judge(type, used, grounds));
   }
 

@@ -207,7 +207,7 @@ final class FieldChecks {
     int here = field.declared();
     boolean fieldBetween =
         owner.fields().stream()
-            .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)
+            .filter(each -> each.startsWithObject())
             .filter(each -> !ofObject.contains(each))
             .anyMatch(each -> each.declared() > first && each.declared() < here);
     boolean blockBetween =

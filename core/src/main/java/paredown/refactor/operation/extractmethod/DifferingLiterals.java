@@ -13,7 +13,6 @@ import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /** The literals in which places that say the same otherwise differ. */
 public final class DifferingLiterals {
@@ -58,7 +57,7 @@ public final class DifferingLiterals {
   /** The literals in some code, in the order of the text. */
   static List<Token> in(UnitTrees trees, Part part) {
     return trees.source().tokens(part.start(), part.end()).stream()
-        .filter(token -> token.kind() == TokenKind.LITERAL)
+        .filter(Token::isLiteral)
         .toList();
   }
 }

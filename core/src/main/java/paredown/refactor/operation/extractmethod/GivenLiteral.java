@@ -19,7 +19,6 @@ import paredown.program.Program;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /**
  * A literal that is another in a twin, so that the new method takes it as a parameter.
@@ -56,7 +55,7 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) implements
   private static boolean differs(UnitTrees trees, Token token, Twin twin) {
     Token own = twin.literals().get(token.start());
     return own != null
-        && token.kind() == TokenKind.LITERAL
+        && token.isLiteral()
         && !twin.trees()
             .source()
             .slice(own.start(), own.end())

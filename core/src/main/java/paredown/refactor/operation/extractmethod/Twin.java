@@ -13,7 +13,6 @@ import paredown.refactor.code.Part;
 import paredown.refactor.code.TokenMeaning;
 import paredown.refactor.code.UnitTrees;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 
 /**
  * A twin is a part that says the same as another, but for the names of its variables, for literals
@@ -59,7 +58,7 @@ record Twin(
     if (one.kind() != own.kind()) {
       return false;
     }
-    if (one.kind() == TokenKind.LITERAL) {
+    if (one.isLiteral()) {
       literals.put(one.start(), own);
       return true;
     }

@@ -132,7 +132,7 @@ record HeldTarget(OwnerClass owner, OwnerClass target, OwnerClass.Field field) {
   /** What runs in the declarations before the target is there. */
   private void initialisers(OwnerClass.Field moved, int made, List<TreePath> before) {
     for (OwnerClass.Field each : owner.fields()) {
-      boolean runs = !each.is(Modifier.STATIC) && each.tree().getInitializer() != null;
+      boolean runs = each.startsWithObject();
       if (runs && each.declared() < made && !each.equals(moved)) {
         before.add(new TreePath(each.path(), each.tree().getInitializer()));
       }

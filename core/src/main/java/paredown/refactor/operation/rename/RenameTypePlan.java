@@ -23,7 +23,6 @@ import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 import paredown.text.Token;
-import paredown.text.TokenKind;
 import paredown.text.WholeWord;
 
 /** Works out what the rename of a type does to every file, or why it cannot be done. */
@@ -117,11 +116,11 @@ final class RenameTypePlan {
     for (Unit unit : program.units()) {
       SourceText source = unit.source();
       for (Token token : source.tokens()) {
-        if (!token.kind().isComment() && token.kind() != TokenKind.LITERAL) {
+        if (!token.kind().isComment() && !token.isLiteral()) {
           continue;
         }
         String text = source.slice(token.start(), token.end());
-        boolean told = arguments.inStrings() && token.kind() == TokenKind.LITERAL;
+        boolean told = arguments.inStrings() && token.isLiteral();
         Matcher matcher = word.matcher(told ? spelt.said(text) : text);
         while (matcher.find()) {
           int at = token.start() + matcher.start();

@@ -156,7 +156,7 @@ record GivenUp(
   private static List<TreePath> initialisers(OwnerClass owner) {
     List<TreePath> code = new ArrayList<>();
     owner.fields().stream()
-        .filter(each -> !each.is(Modifier.STATIC) && each.tree().getInitializer() != null)
+        .filter(each -> each.startsWithObject())
         .forEach(each -> code.add(new TreePath(each.path(), each.tree().getInitializer())));
     owner.initialisers().stream()
         .filter(each -> !each.tree().isStatic())

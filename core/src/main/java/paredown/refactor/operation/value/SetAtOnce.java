@@ -40,9 +40,7 @@ final class SetAtOnce {
     }
     boolean declared = field.tree().getInitializer() != null || !field.is(Modifier.FINAL);
     for (OwnerClass.Field each : owner.fields()) {
-      if (!each.is(Modifier.STATIC)
-          && each.tree().getInitializer() != null
-          && (!declared || each.declared() < field.declared())) {
+      if (each.startsWithObject() && (!declared || each.declared() < field.declared())) {
         requireUnasked(owner, field, new TreePath(each.path(), each.tree().getInitializer()));
       }
     }
