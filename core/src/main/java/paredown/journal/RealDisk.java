@@ -8,8 +8,10 @@ import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFileAttributes;
+import java.time.Instant;
 
 /** The disk of the machine. No link is followed. */
 class RealDisk implements Disk {
@@ -65,6 +67,10 @@ class RealDisk implements Disk {
 
   @Override
   public void rename(Path from, Path to) throws IOException {
+    if (!Files.isDirectory(from, LinkOption.NOFOLLOW_LINKS)) {
+      // A build goes by times: what comes back would be older than what was made of what it was.
+      Files.setLastModifiedTime(from, FileTime.from(Instant.now()));
+    }
     try {
       Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
     } catch (AtomicMoveNotSupportedException onAnotherMount) {

@@ -9,8 +9,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -118,6 +121,21 @@ class JournalTest {
     assertEquals(before, contents(root));
     assertEquals(StepState.UNDONE, journal.steps().get(0).state());
     assertEquals(Optional.empty(), journal.last());
+  }
+
+  /** A build would take what it made of the change for what comes of the older file. */
+  @Test
+  void whatComesBackIsNewerThanAllThatWasBuiltMeanwhile() throws IOException {
+    Step step = journal.verify(journal.write(change(), "pare extract class"));
+    Path built = Files.writeString(root.resolve("Berth.class"), "built");
+    Instant meanwhile = Instant.now();
+    Files.setLastModifiedTime(built, FileTime.from(meanwhile));
+    journal.undo(step);
+    for (String each : List.of("Berth", "Sailing", "Quay", "Slip")) {
+      Instant back =
+          Files.getLastModifiedTime(root.resolve("src/%s.java".formatted(each))).toInstant();
+      assertFalse(back.isBefore(meanwhile.truncatedTo(ChronoUnit.MILLIS)), each);
+    }
   }
 
   @Test

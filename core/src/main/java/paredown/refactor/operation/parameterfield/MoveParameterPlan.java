@@ -1,6 +1,8 @@
 package paredown.refactor.operation.parameterfield;
 
+import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.ModifiersTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
@@ -34,6 +36,7 @@ import paredown.refactor.plan.FileNames;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.FixedHead;
 import paredown.refactor.use.OwnerClass;
+import paredown.refactor.use.Remarks;
 import paredown.text.Counted;
 
 /** Works out the field, its constructors, and what makes objects. */
@@ -60,7 +63,14 @@ final class MoveParameterPlan {
     requireFree();
     requireNoneBelow();
     owner.constructors().forEach(this::requireOpenHead);
+    requireMadeHere();
     List<Creation> creations = Creation.of(owner);
+    if (creations.isEmpty()) {
+      throw refused(
+          RefusalKind.CALL_SHAPE,
+          "nobody here makes a " + owner.simpleName() + ", so that who does could not give it",
+          owner.trees().place(owner.tree()));
+    }
     Map<Tree, GivenValue> values = GivenAlike.of(arguments, owner, losing, creations);
     WithoutParameters without =
         new WithoutParameters(arguments.parameter(), WHY, losing.going(), edits);
@@ -105,6 +115,29 @@ final class MoveParameterPlan {
           RefusalKind.SERIALIZED,
           "objects of %s are made without a constructor, too".formatted(owner.simpleName()),
           owner.trees().place(owner.tree()));
+    }
+  }
+
+  /** A framework that finds a class by its annotations, or those of its methods, makes objects. */
+  private void requireMadeHere() {
+    List<TreePath> annotated = new ArrayList<>(List.of(owner.path()));
+    owner.methods().forEach(each -> annotated.add(each.path()));
+    for (TreePath each : annotated) {
+      ModifiersTree modifiers =
+          each.getLeaf() instanceof MethodTree method
+              ? method.getModifiers()
+              : owner.tree().getModifiers();
+      for (AnnotationTree annotation : modifiers.getAnnotations()) {
+        TreePath at = new TreePath(new TreePath(each, modifiers), annotation);
+        String name =
+            String.valueOf(owner.trees().element(new TreePath(at, annotation.getAnnotationType())));
+        if (!name.equals("java.lang.Override") && !Remarks.isRemark(owner, at)) {
+          throw refused(
+              RefusalKind.MAPPED_CLASS,
+              "an annotation says that something outside makes its objects",
+              owner.trees().place(annotation));
+        }
+      }
     }
   }
 
