@@ -42,6 +42,8 @@ import paredown.text.TextHash;
  * @param reach what they reached
  */
 public record Recording(TestRun run, Reach reach) {
+  /** What every process of Java finds in its environment as options. */
+  private static final String OPTIONS = "JAVA_TOOL_OPTIONS";
 
   /**
    * Runs the tests of a project, each class of them in a process of its own.
@@ -57,7 +59,8 @@ public record Recording(TestRun run, Reach reach) {
         String options =
             "-javaagent:%s=destfile=%s,classdumpdir=%s,includes=%s"
                 .formatted(agent, folder.resolve("ran"), folder.resolve("classes"), names(sources));
-        TestRun run = tests.apart(Map.of("JAVA_TOOL_OPTIONS", options));
+        String own = System.getenv().getOrDefault(OPTIONS, "");
+        TestRun run = tests.apart(Map.of(OPTIONS, (own + " " + options).strip()));
         return new Recording(run, new Ran(folder, sources, testClasses(run)).reach());
       } finally {
         delete(folder);
@@ -75,8 +78,14 @@ public record Recording(TestRun run, Reach reach) {
     return names;
   }
 
-  /** The packages of the sources, as the agent wants them. */
+  /** The packages of the sources, as the agent wants them; all where some have none. */
   private static String names(Sources sources) {
+    boolean plain =
+        sources.files().stream().anyMatch(file -> sources.index().packageOf(file.path()).isEmpty());
+    return plain ? "*" : packages(sources);
+  }
+
+  private static String packages(Sources sources) {
     return sources.files().stream()
         .map(file -> sources.index().packageOf(file.path()))
         .filter(name -> !name.isEmpty())
