@@ -234,12 +234,30 @@ record CodeCandidates(
   /** The word that the methods share which say the same, or a name after one of them. */
   private String sharedName(RepeatedRun run) {
     List<String> methods =
-        finding.evidence().rows().stream().map(Evidence.Row::member).distinct().toList();
+        finding.evidence().rows().stream()
+            .filter(row -> lines(row).equals(lines(rowOf(run))))
+            .map(Evidence.Row::member)
+            .distinct()
+            .toList();
     return NameWords.shared(methods)
         .map(word -> run.onlyChecks() ? "check" + NameWords.capitalised(word) : word)
         .filter(word -> methods.size() > 1 && SourceVersion.isName(word))
         .filter(word -> type.methods().stream().noneMatch(each -> each.name().equals(word)))
         .orElseGet(() -> run.name(type));
+  }
+
+  /** The row of evidence that shows a run, or more around it. */
+  private Evidence.Row rowOf(RepeatedRun run) {
+    return finding.evidence().rows().stream()
+        .filter(row -> row.member().equals(run.method().signature()))
+        .filter(row -> row.line() <= run.spans().get(0).firstLine())
+        .reduce((first, second) -> second.line() >= first.line() ? second : first)
+        .orElse(finding.evidence().rows().get(0));
+  }
+
+  /** How many lines it shows, in words; the same code has as many in all its places. */
+  private static String lines(Evidence.Row row) {
+    return row.uses().get(0).replaceAll(".*, ", "");
   }
 
   /** The object that is asked works the answer out, and all places ask it for that. */
