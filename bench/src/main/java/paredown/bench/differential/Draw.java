@@ -287,22 +287,7 @@ interface Draw {
 
   /** The condition of an if or of a choice, turned or joined. */
   private static String extractQuestion(Map<String, String> files, Random random) {
-    List<String> places = new ArrayList<>();
-    files.forEach(
-        (file, text) -> {
-          List<String> lines = List.of(text.split("\n", -1));
-          for (int i = 0; i < lines.size(); i++) {
-            int line = i + 1;
-            CONDITION
-                .matcher(lines.get(i))
-                .results()
-                .map(
-                    found ->
-                        "src/%s:%d:%d-%d:%d"
-                            .formatted(file, line, found.start(1) + 1, line, found.end(1)))
-                .forEach(places::add);
-          }
-        });
+    List<String> places = places(files, CONDITION);
     return "extract method %s --name isSo --condition %s"
         .formatted(
             places.isEmpty() ? "src/Main.java:1" : one(places, random),
@@ -337,6 +322,13 @@ interface Draw {
 
   /** What looks like an expression in a line. */
   private static String extractVariable(Map<String, String> files, Random random) {
+    return "extract variable %s --name part%s"
+        .formatted(
+            one(places(files, EXPRESSION), random), random.nextInt(4) == 0 ? " --only-here" : "");
+  }
+
+  /** Where the first group of a pattern stands in lines of bodies. */
+  private static List<String> places(Map<String, String> files, Pattern pattern) {
     List<String> places = new ArrayList<>();
     files.forEach(
         (file, text) -> {
@@ -344,7 +336,7 @@ interface Draw {
           for (int i = 0; i < lines.size(); i++) {
             if (lines.get(i).startsWith("    ")) {
               int line = i + 1;
-              EXPRESSION
+              pattern
                   .matcher(lines.get(i))
                   .results()
                   .map(
@@ -355,8 +347,7 @@ interface Draw {
             }
           }
         });
-    return "extract variable %s --name part%s"
-        .formatted(one(places, random), random.nextInt(4) == 0 ? " --only-here" : "");
+    return places;
   }
 
   /** A call, a sum, a name or what stands in brackets. */

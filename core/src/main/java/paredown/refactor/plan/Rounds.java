@@ -5,6 +5,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import paredown.edit.Change;
+import paredown.program.DeclaredType;
 import paredown.program.OnlySkeleton;
 import paredown.program.Program;
 import paredown.program.RecentPrograms;
@@ -14,6 +15,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.use.OwnerClass;
 
 /**
  * Plans in rounds: which files a change could touch shows only while it is planned, so that it is
@@ -54,6 +56,31 @@ public record Rounds(Sources sources, SourceIndex index) {
           ReadableFiles.require(program, files);
           UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
           return new Outcome(files, () -> change.apply(trees));
+        });
+  }
+
+  /**
+   * Plans what begins with one class.
+   *
+   * @param type the class, in any form that one type of the project answers to
+   * @param words the files with one of these are read from the beginning
+   * @param planned what comes of it, and the other files that it could touch
+   * @throws Refused where its file may not be edited, or does not compile
+   */
+  public Refactoring.Planned ofClass(
+      String type, Set<String> words, Function<OwnerClass, Outcome> planned) {
+    DeclaredType header = index.type(type);
+    ReadableFiles.requireEditable(sources, header);
+    Set<String> first = new TreeSet<>(index.filesWith(words));
+    first.add(header.file());
+    return plan(
+        first,
+        program -> {
+          ReadableFiles.require(program, Set.of(header.file()));
+          Outcome outcome = planned.apply(OwnerClass.of(program, header));
+          Set<String> affected = new TreeSet<>(first);
+          affected.addAll(outcome.affected());
+          return new Outcome(affected, outcome.change());
         });
   }
 

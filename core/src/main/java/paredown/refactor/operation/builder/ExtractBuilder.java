@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import paredown.gate.Verdict;
-import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
@@ -13,9 +12,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
-import paredown.refactor.use.OwnerClass;
 
 /**
  * Extract builder puts a builder within a class whose constructors grow by a parameter at a time:
@@ -50,18 +47,12 @@ public record ExtractBuilder(String type, String name, Set<RefusalKind> accepted
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
     Words.requireClassName(name);
-    DeclaredType header = index.type(type);
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> first = new TreeSet<>(index.filesWith(Set.of(header.simpleName())));
-    first.add(header.file());
+    Set<String> words = Set.of(index.type(type).simpleName());
     return new Rounds(sources, index)
-        .plan(
-            first,
-            program -> {
-              ReadableFiles.require(program, Set.of(header.file()));
-              OwnerClass owner = OwnerClass.of(program, header);
-              return new Rounds.Outcome(first, new BuilderPlan(this, owner)::change);
-            });
+        .ofClass(
+            type,
+            words,
+            owner -> new Rounds.Outcome(Set.of(), new BuilderPlan(this, owner)::change));
   }
 
   @Override

@@ -11,7 +11,6 @@ import paredown.edit.Carried;
 import paredown.edit.Change;
 import paredown.edit.Indent;
 import paredown.edit.Replacement;
-import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
@@ -19,7 +18,6 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
@@ -37,20 +35,13 @@ public record OrderMembers(String type) implements Refactoring {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
-    DeclaredType header = index.type(type);
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> files = Set.of(header.file());
     return new Rounds(sources, index)
-        .plan(
-            files,
-            program -> {
-              ReadableFiles.require(program, files);
-              OwnerClass owner = OwnerClass.of(program, header);
-              return new Rounds.Outcome(files, () -> change(program, owner, files));
-            });
+        .ofClass(type, Set.of(), owner -> new Rounds.Outcome(Set.of(), () -> change(owner)));
   }
 
-  private Change change(Program program, OwnerClass owner, Set<String> files) {
+  private Change change(OwnerClass owner) {
+    Program program = owner.program();
+    Set<String> files = Set.of(owner.trees().path());
     EditList edits = new EditList();
     Map<OwnerClass.Method, Integer> ranks = new HashMap<>();
     new ReadingOrder(owner).methods().forEach(method -> ranks.put(method, ranks.size()));

@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import paredown.gate.Verdict;
-import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
@@ -13,9 +12,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
-import paredown.refactor.use.OwnerClass;
 
 /**
  * Move parameter makes a field of a parameter that every caller of an object passes alike: the
@@ -51,21 +48,16 @@ public record MoveParameter(
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
     Words.requireVariableName(field());
-    DeclaredType header = index.type(type);
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> first = Set.of(header.file());
     return new Rounds(sources, index)
-        .plan(
-            first,
-            program -> {
-              ReadableFiles.require(program, first);
-              OwnerClass owner = OwnerClass.of(program, header);
+        .ofClass(
+            type,
+            Set.of(),
+            owner -> {
               LosingMethods losing = LosingMethods.of(this, owner);
-              Set<String> files = new TreeSet<>(first);
-              files.addAll(index.filesWith(losing.going().names()));
-              files.addAll(index.filesWith(Set.of(owner.simpleName())));
+              Set<String> words = new TreeSet<>(losing.going().names());
+              words.add(owner.simpleName());
               return new Rounds.Outcome(
-                  files, () -> new MoveParameterPlan(this, owner, losing).change());
+                  index.filesWith(words), new MoveParameterPlan(this, owner, losing)::change);
             });
   }
 

@@ -3,19 +3,15 @@ package paredown.refactor.operation.remove;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import paredown.UnusableRequest;
 import paredown.gate.Verdict;
-import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
-import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
 
 /**
@@ -48,19 +44,14 @@ public record RemoveMember(
     if (members.isEmpty()) {
       throw new UnusableRequest("No member is named.", "Say which: TYPE#MEMBER.");
     }
-    DeclaredType header = index.type(type);
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> first = Set.of(header.file());
     return new Rounds(sources, index)
-        .plan(
-            first,
-            program -> {
-              ReadableFiles.require(program, first);
-              OwnerClass owner = OwnerClass.of(program, header);
+        .ofClass(
+            type,
+            Set.of(),
+            owner -> {
               GoingMembers going = GoingMembers.of(owner, members);
-              Set<String> files = new TreeSet<>(first);
-              files.addAll(index.filesWith(going.names()));
-              return new Rounds.Outcome(files, () -> new RemoveMemberPlan(this, going).change());
+              return new Rounds.Outcome(
+                  index.filesWith(going.names()), new RemoveMemberPlan(this, going)::change);
             });
   }
 

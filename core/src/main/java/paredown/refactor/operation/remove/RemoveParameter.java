@@ -2,19 +2,16 @@ package paredown.refactor.operation.remove;
 
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.VariableElement;
 import paredown.UnusableRequest;
 import paredown.gate.Verdict;
-import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
@@ -32,22 +29,17 @@ public record RemoveParameter(String type, String method, String parameter) impl
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
-    DeclaredType header = index.type(type);
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> first = Set.of(header.file());
     return new Rounds(sources, index)
-        .plan(
-            first,
-            program -> {
-              ReadableFiles.require(program, first);
-              OwnerClass owner = OwnerClass.of(program, header);
+        .ofClass(
+            type,
+            Set.of(),
+            owner -> {
               ExecutableElement meant = meant(owner);
               GoingParameters going = new GoingParameters(owner);
               going.add(meant, position(meant));
-              Set<String> files = new TreeSet<>(first);
-              files.addAll(index.filesWith(going.names()));
               return new Rounds.Outcome(
-                  files, () -> new RemoveParameterPlan(this, owner, going).change());
+                  index.filesWith(going.names()),
+                  new RemoveParameterPlan(this, owner, going)::change);
             });
   }
 

@@ -14,7 +14,6 @@ import paredown.edit.Piece;
 import paredown.edit.Rendering;
 import paredown.edit.Written;
 import paredown.program.CompileError;
-import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
@@ -26,7 +25,6 @@ import paredown.refactor.Refused;
 import paredown.refactor.StepOf;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.name.AccessLevel;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
@@ -36,18 +34,11 @@ record BeginValue(ExtractValue whole) implements StepOf {
 
   @Override
   public Refactoring.Planned plan(Sources sources, SourceIndex index) {
-    DeclaredType header = index.type(whole.type());
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> first = new TreeSet<>(index.filesWith(Set.of(whole.name())));
-    first.add(header.file());
     return new Rounds(sources, index)
-        .plan(
-            first,
-            program -> {
-              ReadableFiles.require(program, Set.of(header.file()));
-              OwnerClass owner = OwnerClass.of(program, header);
-              return new Rounds.Outcome(first, () -> change(owner));
-            });
+        .ofClass(
+            whole.type(),
+            Set.of(whole.name()),
+            owner -> new Rounds.Outcome(Set.of(), () -> change(owner)));
   }
 
   private Change change(OwnerClass owner) {
