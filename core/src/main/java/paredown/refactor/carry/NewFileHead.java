@@ -2,9 +2,17 @@ package paredown.refactor.carry;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import paredown.edit.Change;
+import paredown.edit.ChangedFile;
 import paredown.edit.Copied;
 import paredown.edit.Piece;
+import paredown.edit.Rendering;
 import paredown.edit.Written;
+import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.use.OwnerClass;
@@ -53,8 +61,43 @@ public final class NewFileHead {
     return packageName.isEmpty() ? "" : packageName.replace('.', '/') + "/";
   }
 
+  /**
+   * The file of a new class.
+   *
+   * @param behind what stands behind the package
+   * @throws Refused where the folders do not follow the packages
+   */
+  public ChangedFile file(String type, List<? extends Piece> behind) {
+    return file(type, behind, path -> source);
+  }
+
+  /**
+   * The same of pieces from several files.
+   *
+   * @param sources gives a file by its path
+   */
+  public ChangedFile file(
+      String type, List<? extends Piece> behind, Function<String, SourceText> sources) {
+    List<Piece> all = new ArrayList<>(pieces());
+    all.addAll(behind);
+    return Rendering.created(path(type), all, source, sources);
+  }
+
+  /** The change that makes a type, which nobody knows yet. */
+  public static Change begun(Program program, ChangedFile file, String type, List<String> notes) {
+    Set<String> affected = new TreeSet<>(Set.of(file.path()));
+    program.units().forEach(unit -> affected.add(unit.path()));
+    return new Change(
+        "%s begins.".formatted(type),
+        List.of(file),
+        Map.of(),
+        Map.of(),
+        affected,
+        new Change.Report(List.of(), List.of(), List.of(), notes));
+  }
+
   /** What stands in front of its imports. */
-  public List<Piece> pieces() {
+  private List<Piece> pieces() {
     List<Piece> pieces = new ArrayList<>();
     String end = source.lineEnd();
     var packageTree = owner.trees().unit().tree().getPackage();

@@ -1,14 +1,11 @@
 package paredown.refactor.operation.extractclass;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Piece;
-import paredown.edit.Rendering;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
@@ -41,25 +38,12 @@ record BeginClass(ExtractClass whole, boolean open) implements Part {
     OwnerClass owner = OwnerClass.of(program, index.type(whole.type()));
     NewClass type = NewClass.of(owner, whole.name(), whole.wishes());
     ChangedFile file =
-        Rendering.created(
-            new NewFileHead(type.owner(), type.packageName()).path(type.name()),
-            pieces(owner, type),
-            owner.source(),
-            path -> owner.source());
-    Set<String> affected = new TreeSet<>(Set.of(file.path()));
-    program.units().forEach(unit -> affected.add(unit.path()));
-    return new Change(
-        "%s begins.".formatted(type.name()),
-        List.of(file),
-        Map.of(),
-        Map.of(),
-        affected,
-        new Change.Report(List.of(), List.of(), List.of(), List.of()));
+        new NewFileHead(type.owner(), type.packageName())
+            .file(type.name(), List.of(text(owner, type)));
+    return NewFileHead.begun(program, file, type.name(), List.of());
   }
 
-  private List<Piece> pieces(OwnerClass owner, NewClass type) {
-    List<Piece> pieces =
-        new ArrayList<>(new NewFileHead(type.owner(), type.packageName()).pieces());
+  private Piece text(OwnerClass owner, NewClass type) {
     String end = owner.source().lineEnd();
     List<String> names =
         owner.methods(whole.methods()).stream()
@@ -76,7 +60,6 @@ record BeginClass(ExtractClass whole, boolean open) implements Part {
     text.text(comment.closing());
     text.text((open ? "public " : "") + "final class " + type.name() + " {" + end);
     text.text(Layout.of(owner).unit() + "private " + type.name() + "() {}" + end + "}" + end);
-    pieces.add(text.done());
-    return pieces;
+    return text.done();
   }
 }

@@ -16,7 +16,6 @@ import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Piece;
-import paredown.edit.Rendering;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.SourceIndex;
@@ -220,19 +219,14 @@ final class ExtractClassPlan {
     if (type.nested()) {
       edits.add(path, atEnd(text));
     } else {
-      List<Piece> pieces =
-          new ArrayList<>(new NewFileHead(type.owner(), type.packageName()).pieces());
-      pieces.addAll(new NewClassImports(owner, members, carried).pieces());
+      List<Piece> pieces = new ArrayList<>(new NewClassImports(owner, members, carried).pieces());
       pieces.addAll(text);
       if (type.elsewhere()) {
         imported(edits);
       }
       files.add(
-          Rendering.created(
-              new NewFileHead(type.owner(), type.packageName()).path(type.name()),
-              pieces,
-              owner.source(),
-              edited::source));
+          new NewFileHead(type.owner(), type.packageName())
+              .file(type.name(), pieces, edited::source));
     }
     files.addAll(edited.of(edits));
     Set<String> affected = new TreeSet<>();

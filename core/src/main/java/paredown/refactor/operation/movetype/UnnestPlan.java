@@ -16,7 +16,6 @@ import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Indent;
 import paredown.edit.Piece;
-import paredown.edit.Rendering;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
@@ -79,16 +78,12 @@ final class UnnestPlan {
     }
     AccessLevel level = level(uses.isNamedFromAfar());
     List<Piece> pieces = pieces(level);
-    NewFileHead head = new NewFileHead(nested, nested.packageName());
-    List<Piece> all = new ArrayList<>(head.pieces());
+    List<Piece> all = new ArrayList<>();
     all.add(names.newImports(trees.source().lineEnd()));
     all.addAll(pieces);
     ChangedFile file =
-        Rendering.created(
-            head.path(nested.simpleName()),
-            all,
-            trees.source(),
-            path -> new EditedFiles(program).source(path));
+        new NewFileHead(nested, nested.packageName())
+            .file(nested.simpleName(), all, new EditedFiles(program)::source);
     int[] gone = MemberRange.withGap(trees.source(), new int[] {range.start(), range.end()});
     edits.add(trees.path(), Replacement.removal(gone[0], gone[1]));
     List<ChangedFile> files = new ArrayList<>(new EditedFiles(program).of(edits));

@@ -1,21 +1,17 @@
 package paredown.refactor.operation.parameterobject;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Piece;
-import paredown.edit.Rendering;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.NewTypeName;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.Rounds;
@@ -45,32 +41,15 @@ record BeginObject(ExtractParameterObject whole) implements Part {
     for (Component each : signatures.components()) {
       WrittenWhere.require(each, Sight.within(home, program.elements()), signatures);
     }
-    if (program.elements().getTypeElement((home.isEmpty() ? "" : home + ".") + whole.name())
-        != null) {
-      throw Refused.advising(
-          RefusalKind.NAME_TAKEN,
-          "There is a class %s already.".formatted(whole.name()),
-          "Choose another with --name.",
-          owner.trees().place(owner.tree()));
-    }
-    NewFileHead head = new NewFileHead(owner, home);
+    new NewTypeName(program, home, whole.name())
+        .requireFree(
+            use -> false, "Choose another with --name.", owner.trees().place(owner.tree()));
     TypeNames names = TypeNames.ofNewFile(owner.trees(), home);
     Piece text =
         new ObjectText(whole.name(), signatures, isOpen(signatures.heads(), home), names).piece();
-    List<Piece> pieces = new ArrayList<>(head.pieces());
-    pieces.add(names.newImports(owner.source().lineEnd()));
-    pieces.add(text);
-    ChangedFile file =
-        Rendering.created(head.path(whole.name()), pieces, owner.source(), path -> owner.source());
-    Set<String> affected = new TreeSet<>(Set.of(file.path()));
-    program.units().forEach(unit -> affected.add(unit.path()));
-    return new Change(
-        "%s begins.".formatted(whole.name()),
-        List.of(file),
-        Map.of(),
-        Map.of(),
-        affected,
-        new Change.Report(List.of(), List.of(), List.of(), List.of()));
+    List<Piece> pieces = List.of(names.newImports(owner.source().lineEnd()), text);
+    ChangedFile file = new NewFileHead(owner, home).file(whole.name(), pieces);
+    return NewFileHead.begun(program, file, whole.name(), List.of());
   }
 
   /** Whether another package could see one of the heads, and so must see the object. */

@@ -10,6 +10,7 @@ import paredown.program.Symbols;
 import paredown.program.UseKind;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Words;
+import paredown.refactor.name.NewTypeName;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
@@ -120,7 +121,7 @@ final class ObjectText {
   }
 
   private String binaryName() {
-    return (owner.packageName().isEmpty() ? "" : owner.packageName() + ".") + name;
+    return new NewTypeName(owner.program(), owner.packageName(), name).qualified();
   }
 
   /** The accessors are named the way that the old class names its own. */

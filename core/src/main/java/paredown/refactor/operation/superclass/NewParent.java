@@ -18,7 +18,6 @@ import paredown.UnusableRequest;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Piece;
-import paredown.edit.Rendering;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.DeclaredType;
@@ -83,7 +82,7 @@ record NewParent(ExtractSuperclass whole) implements Step {
       this.first = owners.get(0);
       this.program = first.program();
       this.home = first.packageName();
-      this.binary = (home.isEmpty() ? "" : home + ".") + name;
+      this.binary = new NewTypeName(program, home, name).qualified();
       this.names = TypeNames.ofNewFile(first.trees(), home);
     }
 
@@ -102,17 +101,10 @@ record NewParent(ExtractSuperclass whole) implements Step {
               use -> false, "Choose another with --name.", first.trees().place(first.tree()));
       owners.forEach(this::header);
       owners.forEach(this::constructors);
-      NewFileHead head = new NewFileHead(first, home);
       Piece text = text();
-      List<Piece> pieces = new ArrayList<>(head.pieces());
-      pieces.add(names.newImports(first.source().lineEnd()));
-      pieces.add(text);
+      List<Piece> pieces = List.of(names.newImports(first.source().lineEnd()), text);
       ChangedFile file =
-          Rendering.created(
-              head.path(name),
-              pieces,
-              first.source(),
-              path -> new EditedFiles(program).source(path));
+          new NewFileHead(first, home).file(name, pieces, new EditedFiles(program)::source);
       List<ChangedFile> files = new ArrayList<>(new EditedFiles(program).of(edits));
       files.add(file);
       Set<String> affected = new TreeSet<>(ReadableFiles.paths(program));

@@ -1,17 +1,12 @@
 package paredown.refactor.operation.value;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
-import paredown.edit.Piece;
-import paredown.edit.Rendering;
 import paredown.edit.Written;
 import paredown.program.CompileError;
 import paredown.program.Program;
@@ -25,6 +20,7 @@ import paredown.refactor.Refused;
 import paredown.refactor.StepOf;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.NewTypeName;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
@@ -46,23 +42,14 @@ record BeginValue(ExtractValue whole) implements StepOf {
     Wrappable.require(owner, field);
     Program program = owner.program();
     String home = owner.packageName();
-    if (program.elements().getTypeElement((home.isEmpty() ? "" : home + ".") + whole.name())
-        != null) {
-      throw Refused.advising(
-          RefusalKind.NAME_TAKEN,
-          "There is a class %s already.".formatted(whole.name()),
-          "Choose another with --name.",
-          owner.trees().place(owner.tree()));
-    }
+    new NewTypeName(program, home, whole.name())
+        .requireFree(
+            use -> false, "Choose another with --name.", owner.trees().place(owner.tree()));
     boolean open = whole.accessors() && AccessLevel.isApi(owner.element());
     NewFileHead head = new NewFileHead(owner, home);
     String text = new ValueText(whole.name(), field, owner, open, whole.check()).text();
-    List<Piece> pieces = new ArrayList<>(head.pieces());
-    pieces.add(meant(program.sources(), head.path(whole.name()), home, text, owner.source()));
     ChangedFile file =
-        Rendering.created(head.path(whole.name()), pieces, owner.source(), path -> owner.source());
-    Set<String> affected = new TreeSet<>(Set.of(file.path()));
-    program.units().forEach(unit -> affected.add(unit.path()));
+        head.file(whole.name(), List.of(meant(owner, head.path(whole.name()), text)));
     List<String> notes =
         whole.check().isEmpty()
             ? List.of()
@@ -70,50 +57,54 @@ record BeginValue(ExtractValue whole) implements StepOf {
                 "No %s can be made of a value that breaks the check; tests that make one fail then,"
                         .formatted(whole.name())
                     + " and --expect-red names them.");
-    return new Change(
-        "%s begins.".formatted(whole.name()),
-        List.of(file),
-        Map.of(),
-        Map.of(),
-        affected,
-        new Change.Report(List.of(), List.of(), List.of(), notes));
+    return NewFileHead.begun(program, file, whole.name(), notes);
   }
 
   /** The text with what its names mean, which only the compiler can tell of a check. */
-  private Written meant(
-      Sources sources, String path, String home, String text, SourceText neighbour) {
+  private Written meant(OwnerClass owner, String path, String text) {
+    String home = owner.packageName();
     String packaged = home.isEmpty() ? "" : "package " + home + ";\n";
-    Program alone =
-        Program.attribute(
-            sources, Map.of(path, new SourceText(path, packaged + text, neighbour.charset())));
-    Optional<CompileError> error = alone.errors().stream().findFirst();
-    if (error.isPresent()) {
-      throw new UnusableRequest(
-          "--check cannot be compiled: %s."
-              .formatted(error.get().message().lines().findFirst().orElse("")),
-          "Give a condition of Java about value: --check 'value >= 0'.");
-    }
+    SourceText source = new SourceText(path, packaged + text, owner.source().charset());
+    Program alone = Program.attribute(owner.program().sources(), Map.of(path, source));
+    alone.errors().stream().findFirst().ifPresent(error -> refuse(owner, error));
     Written.Text written = Written.text("");
     int at = packaged.length();
-    String all = packaged + text;
     for (Use use : inOrder(alone, path)) {
-      if (use.offset() < packaged.length()) {
+      if (use.offset() < at) {
         continue;
       }
-      written.text(all.substring(at, use.offset()));
+      written.text(source.slice(at, use.offset()));
       at = use.offset();
-      boolean named = use.kind() == UseKind.NAME;
-      int end = named ? at + nameLength(all, at) : at;
-      if (named && use.key().startsWith("local ")) {
-        written.local(all.substring(at, end));
-      } else if (named) {
-        written.name(all.substring(at, end), use.key());
-      } else {
+      if (use.kind() != UseKind.NAME) {
         written.here(use.kind(), use.key());
+        continue;
+      }
+      int end = source.codeTokenFrom(at).end();
+      String word = source.slice(at, end);
+      if (use.key().startsWith("local ")) {
+        written.local(word);
+      } else {
+        written.name(word, use.key());
       }
       at = end;
     }
-    return written.text(all.substring(at)).done().proving("somebody asked for this check");
+    String rest = source.slice(at, source.length());
+    return written.text(rest).done().proving("somebody asked for this check");
+  }
+
+  /** Without a check it is the class's own names that the new file does not know. */
+  private void refuse(OwnerClass owner, CompileError error) {
+    String what = error.message().lines().findFirst().orElse("");
+    if (whole.check().isPresent()) {
+      throw new UnusableRequest(
+          "--check cannot be compiled: %s.".formatted(what),
+          "Give a condition of Java about value: --check 'value >= 0'.");
+    }
+    throw Refused.advising(
+        RefusalKind.NAME_HIDDEN,
+        "%s cannot be written in a file of its own: %s.".formatted(whole.name(), what),
+        "Choose another with --name.",
+        owner.trees().place(owner.tree()));
   }
 
   /** All uses by their places; the name itself comes behind what else is meant there. */
@@ -124,13 +115,5 @@ record BeginValue(ExtractValue whole) implements StepOf {
         .sorted(
             Comparator.comparingInt(Use::offset).thenComparing(use -> use.kind() == UseKind.NAME))
         .toList();
-  }
-
-  private static int nameLength(String text, int at) {
-    int end = at;
-    while (end < text.length() && Character.isJavaIdentifierPart(text.charAt(end))) {
-      end++;
-    }
-    return end - at;
   }
 }

@@ -3,10 +3,12 @@ package paredown.refactor.operation.value;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 
@@ -59,6 +61,16 @@ public record ExtractValue(
   @Override
   public Set<RefusalKind> accepted() {
     return accepted;
+  }
+
+  @Override
+  public void explain(Verdict verdict) {
+    Verdict.Objection met = verdict.first().orElseThrow();
+    throw Refused.advising(
+        RefusalKind.NAME_HIDDEN,
+        "%s cannot be a value of its own: %s.".formatted(field, met.what()),
+        accessors ? "Leave --accessors out." : "Choose another name with --name.",
+        met.place());
   }
 
   @Override

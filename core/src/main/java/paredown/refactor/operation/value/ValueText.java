@@ -1,5 +1,6 @@
 package paredown.refactor.operation.value;
 
+import java.util.List;
 import java.util.Optional;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
@@ -8,27 +9,64 @@ import paredown.refactor.carry.Layout;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.NameWords;
 
-/**
- * The text of the new type: a record where the language has them.
- *
- * @param name of the type
- * @param type of the value
- * @param check what must hold of the value; empty where every value will do
- */
-record ValueText(
-    String name, OwnerClass.Field field, OwnerClass owner, boolean open, Optional<String> check) {
+/** The text of the new type: a record where the language has them. */
+final class ValueText {
   private static final int RECORDS_SINCE = 16;
 
   /** The component, and the accessor that gives it. */
   static final String VALUE = "value";
 
+  private final String name;
+  private final OwnerClass owner;
+  private final TypeMirror type;
+  private final String visible;
+  private final Optional<String> check;
+  private final String unit;
+  private final String end;
+  private final StringBuilder text = new StringBuilder();
+
+  /**
+   * The text of a type.
+   *
+   * @param name of the type
+   * @param open whether other packages see it
+   * @param check what must hold of the value; empty where every value will do
+   */
+  ValueText(
+      String name, OwnerClass.Field field, OwnerClass owner, boolean open, Optional<String> check) {
+    this.name = name;
+    this.owner = owner;
+    this.type = field.element().asType();
+    this.visible = open ? "public " : "";
+    this.check = check;
+    this.unit = Layout.of(owner).unit();
+    this.end = owner.source().lineEnd();
+  }
+
   String text() {
-    String end = owner.source().lineEnd();
-    String unit = Layout.of(owner).unit();
-    StringBuilder text = new StringBuilder(imported(end));
-    text.append(comment());
-    text.append(isRecord() ? record() : plainClass());
-    return text.toString().replace("\n  ", "\n" + unit).replace("  ", unit).replace("\n", end);
+    imported();
+    line(0, comment());
+    if (owner.trees().language() >= RECORDS_SINCE) {
+      record();
+    } else {
+      plainClass();
+    }
+    return text.toString();
+  }
+
+  private void line(int depth, String code) {
+    text.append(unit.repeat(depth)).append(code).append(end);
+  }
+
+  /** Some lines within the type, behind a gap. */
+  private void member(List<String> lines) {
+    text.append(end);
+    int depth = 1;
+    for (String each : lines) {
+      depth -= each.equals("}") ? 1 : 0;
+      line(depth, each);
+      depth += each.endsWith("{") ? 1 : 0;
+    }
   }
 
   /** {@code A depth, as a Berth has one.} */
@@ -36,101 +74,91 @@ record ValueText(
     String words = String.join(" ", NameWords.of(name));
     boolean vowel = "aeiou".indexOf(words.charAt(0)) >= 0;
     return words.endsWith("s")
-        ? "/** %s, as a %s has them. */\n"
-            .formatted(NameWords.capitalised(words), owner.simpleName())
-        : "/** %s %s, as a %s has one. */\n"
-            .formatted(vowel ? "An" : "A", words, owner.simpleName());
-  }
-
-  private boolean isRecord() {
-    return owner.trees().language() >= RECORDS_SINCE;
+        ? "/** %s, as a %s has them. */".formatted(NameWords.capitalised(words), owner.simpleName())
+        : "/** %s %s, as a %s has one. */".formatted(vowel ? "An" : "A", words, owner.simpleName());
   }
 
   private String shown() {
-    return type() instanceof DeclaredType declared
+    return type instanceof DeclaredType declared
         ? declared.asElement().getSimpleName().toString()
-        : type().toString();
+        : type.toString();
   }
 
-  private TypeMirror type() {
-    return field.element().asType();
-  }
-
-  private String imported(String end) {
-    if (!(type() instanceof DeclaredType declared)) {
-      return "";
+  private void imported() {
+    if (type instanceof DeclaredType declared) {
+      String full = ((TypeElement) declared.asElement()).getQualifiedName().toString();
+      String home = full.substring(0, Math.max(0, full.lastIndexOf('.')));
+      if (!home.equals("java.lang") && !home.equals(owner.packageName())) {
+        line(0, "import " + full + ";");
+        text.append(end);
+      }
     }
-    String full = ((TypeElement) declared.asElement()).getQualifiedName().toString();
-    String home = full.substring(0, Math.max(0, full.lastIndexOf('.')));
-    boolean known = home.equals("java.lang") || home.equals(owner.packageName());
-    return known ? "" : "import " + full + ";" + end + end;
   }
 
-  private String visible() {
-    return open ? "public " : "";
+  private void record() {
+    String head = visible + "record %s(%s value) {".formatted(name, shown());
+    if (check.isEmpty()) {
+      line(0, head + "}");
+      return;
+    }
+    line(0, head);
+    line(1, visible + name + " {");
+    checked();
+    line(1, "}");
+    line(0, "}");
   }
 
-  private String record() {
-    String head = visible() + "record %s(%s value)".formatted(name, shown());
-    return check.isEmpty()
-        ? head + " {}\n"
-        : head + " {\n  " + visible() + name + " {\n" + checked() + "  }\n}\n";
+  private void checked() {
+    check.ifPresent(
+        condition -> {
+          line(2, "if (!(" + condition + ")) {");
+          line(3, "throw new IllegalArgumentException(\"no " + name + ": \" + value);");
+          line(2, "}");
+        });
   }
 
-  private String checked() {
-    return check
-        .map(
-            each ->
-                "    if (!(%s)) {\n      throw new IllegalArgumentException(\"no %s: \" + value);\n    }\n"
-                    .formatted(each, name))
-        .orElse("");
+  private void plainClass() {
+    line(0, visible + "final class " + name + " {");
+    line(1, "private final " + shown() + " value;");
+    text.append(end);
+    line(1, visible + name + "(" + shown() + " value) {");
+    checked();
+    line(2, "this.value = value;");
+    line(1, "}");
+    member(List.of(visible + shown() + " value() {", "return value;", "}"));
+    member(
+        List.of(
+            "@Override",
+            "public boolean equals(Object other) {",
+            "return other instanceof " + name + " && " + same() + ";",
+            "}"));
+    member(
+        List.of(
+            "@Override",
+            "public int hashCode() {",
+            "return " + holder() + ".hashCode(value);",
+            "}"));
+    member(
+        List.of("@Override", "public String toString() {", "return String.valueOf(value);", "}"));
+    line(0, "}");
   }
 
-  private String plainClass() {
-    boolean primitive = type().getKind().isPrimitive();
-    String boxed = primitive ? boxed() + ".hashCode(value)" : "java.util.Objects.hashCode(value)";
-    String same =
-        primitive
-            ? boxed() + ".compare(value, ((%s) other).value) == 0".formatted(name)
-            : "java.util.Objects.equals(value, ((%s) other).value)".formatted(name);
-    return """
-        %1$sfinal class %2$s {
-          private final %3$s value;
-
-          %1$s%2$s(%3$s value) {
-        %4$s    this.value = value;
-          }
-
-          %1$s%3$s value() {
-            return value;
-          }
-
-          @Override
-          public boolean equals(Object other) {
-            return other instanceof %2$s && %5$s;
-          }
-
-          @Override
-          public int hashCode() {
-            return %6$s;
-          }
-
-          @Override
-          public String toString() {
-            return String.valueOf(value);
-          }
-        }
-        """
-        .formatted(visible(), name, shown(), checked(), same, boxed);
+  private String same() {
+    String other = "((" + name + ") other).value";
+    return type.getKind().isPrimitive()
+        ? holder() + ".compare(value, " + other + ") == 0"
+        : holder() + ".equals(value, " + other + ")";
   }
 
-  private String boxed() {
-    return switch (type().getKind()) {
+  /** The class that compares such values. */
+  private String holder() {
+    return switch (type.getKind()) {
       case INT -> "Integer";
       case LONG -> "Long";
       case DOUBLE -> "Double";
       case FLOAT -> "Float";
-      default -> "Boolean";
+      case BOOLEAN -> "Boolean";
+      default -> "java.util.Objects";
     };
   }
 }

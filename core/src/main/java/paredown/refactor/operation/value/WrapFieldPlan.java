@@ -7,31 +7,26 @@ import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
-import javax.lang.model.util.ElementFilter;
 import paredown.edit.Change;
 import paredown.edit.Piece;
-import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Brackets;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.NewTypeName;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.FileNames;
@@ -43,20 +38,18 @@ import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Token;
 
 /** Works out how a field is read and set that holds an object then. */
 final class WrapFieldPlan {
-  static final String PROOF = "the object holds the value";
-
   private final ExtractValue arguments;
   private final OwnerClass owner;
   private final OwnerClass.Field field;
   private final WrappedAccessors accessors;
   private final Program program;
-  private final TypeElement type;
   private final Wanted wanted;
   private final EditList edits = new EditList();
-  private final FileNames names;
+  private final ValueType type;
 
   WrapFieldPlan(
       ExtractValue arguments,
@@ -69,10 +62,13 @@ final class WrapFieldPlan {
     this.accessors = accessors;
     this.wanted = new Wanted(field, accessors);
     this.program = owner.program();
-    this.names = new FileNames(program, edits);
-    String home = owner.packageName();
+    NewTypeName name = new NewTypeName(program, owner.packageName(), arguments.name());
     this.type =
-        program.elements().getTypeElement((home.isEmpty() ? "" : home + ".") + arguments.name());
+        new ValueType(
+            program,
+            program.elements().getTypeElement(name.qualified()),
+            new FileNames(program, edits),
+            edits);
   }
 
   Change change() {
@@ -87,10 +83,10 @@ final class WrapFieldPlan {
     for (MemberUses.MemberUse use : MemberUses.of(program, Map.of(field.element(), field.key()))) {
       inOrder.add(use.trees(), around(use), () -> use(use));
     }
-    WrappedCalls calls = new WrappedCalls(owner, accessors, wanted, type, names, edits);
+    WrappedCalls calls = new WrappedCalls(owner, accessors, wanted, type);
     calls.add(inOrder);
     inOrder.run();
-    names.addImports();
+    type.names().addImports();
     return new Change(
         "%s of %s is a %s.".formatted(field.name(), owner.writtenName(), arguments.name()),
         new EditedFiles(program).of(edits),
@@ -137,21 +133,13 @@ final class WrapFieldPlan {
   /** The field has the new type, and an object from the beginning. */
   private void declaration() {
     UnitTrees trees = owner.trees();
-    Tree written = field.tree().getType();
-    edits.add(trees.path(), typed(trees, written));
+    type.name(trees, field.tree().getType(), owner.element());
     ExpressionTree value = field.tree().getInitializer();
     if (value != null) {
-      edits.add(trees.path(), made(trees, value, owner.element()));
+      type.make(trees, value, owner.element());
     } else if (!field.is(Modifier.FINAL) && !SetAtOnce.is(owner, field)) {
       beginning(trees);
     }
-  }
-
-  private Replacement typed(UnitTrees trees, Tree written) {
-    Written.Text text = Written.text("");
-    names.of(trees).write(text, type, owner.element());
-    return Rewriting.of(trees, trees.start(written), trees.end(written), PROOF, text.done())
-        .proving(PROOF);
   }
 
   /** What it held until somebody set it. */
@@ -167,41 +155,24 @@ final class WrapFieldPlan {
     TypeKind kind = field.element().asType().getKind();
     String none = kind == TypeKind.BOOLEAN ? "false" : kind.isPrimitive() ? "0" : "null";
     int at = field.declared() + field.name().length();
-    Written.Text text = Written.text(" = ").here(UseKind.CREATION, key(constructor())).text("new ");
-    text = text.all(Written.text("").done());
-    names.of(trees).write(text, type, owner.element());
-    edits.add(
-        trees.path(), Replacement.of(at, at, text.text("(" + none + ")").done().proving(PROOF)));
-  }
-
-  private ExecutableElement constructor() {
-    return ElementFilter.constructorsIn(type.getEnclosedElements()).get(0);
-  }
-
-  private String key(Element element) {
-    return program.symbols().key(element);
-  }
-
-  /** An object of what an expression gives. */
-  private Replacement made(UnitTrees trees, ExpressionTree value, TypeElement scope) {
-    return WrappedCalls.made(trees, value, scope, type, names, edits).proving(PROOF);
+    Written.Text text = Written.text(" = ");
+    type.begin(text, trees, owner.element());
+    type.replace(trees, at, at, List.of(text.text(none + ")").done()));
   }
 
   private void use(MemberUses.MemberUse use) {
     UnitTrees trees = use.trees();
     TreePath parent = use.path().getParentPath();
     switch (use.access()) {
-      case READ, CALL -> {
-        edits.add(trees.path(), named(use, wanted.is(trees, use.path()) ? "" : ".value()"));
-      }
+      case READ, CALL -> named(use, !wanted.is(trees, use.path()));
       case WRITE -> {
         requireStatement(use);
-        AssignmentTree set = (AssignmentTree) parent.getLeaf();
-        edits.add(trees.path(), named(use, ""));
-        if (isTaken(use, set)) {
-          edits.add(trees.path(), still(trees, set.getExpression()));
-        } else if (!wanted.isObject(trees, new TreePath(parent, set.getExpression()))) {
-          edits.add(trees.path(), made(trees, set.getExpression(), use.scope()));
+        ExpressionTree value = ((AssignmentTree) parent.getLeaf()).getExpression();
+        named(use, false);
+        if (accessors.keeps(trees.element(new TreePath(parent, value)))) {
+          type.replace(trees, value, Written.text("").local(value.toString()).done());
+        } else if (!wanted.isObject(trees, new TreePath(parent, value))) {
+          type.make(trees, value, use.scope());
         }
       }
       case UPDATE -> update(use);
@@ -210,72 +181,39 @@ final class WrapFieldPlan {
     }
   }
 
-  private boolean isTaken(MemberUses.MemberUse use, AssignmentTree set) {
-    Element value =
-        use.trees().element(new TreePath(use.path().getParentPath(), set.getExpression()));
-    TreePath method = method(use.path());
-    Element around = use.trees().element(method);
-    return value != null
-        && around instanceof ExecutableElement executable
-        && executable.getParameters().indexOf(value) == accessors.taken(around)
-        && value.getKind() == ElementKind.PARAMETER;
-  }
-
-  private static TreePath method(TreePath path) {
-    TreePath at = path;
-    while (at.getParentPath() != null
-        && !(at.getLeaf() instanceof com.sun.source.tree.MethodTree)) {
-      at = at.getParentPath();
-    }
-    return at;
-  }
-
-  private static Replacement still(UnitTrees trees, ExpressionTree name) {
-    return Rewriting.of(
-            trees,
-            trees.start(name),
-            trees.end(name),
-            PROOF,
-            Written.text("").local(name.toString()).done())
-        .proving(PROOF);
-  }
-
   private Refused refused(RefusalKind kind, String why, String place) {
     return Refused.advising(
         kind, "%s cannot be a value of its own: %s.".formatted(field.name(), why), "", place);
   }
 
-  /** The field by its name, and what is asked of it. */
-  private Replacement named(MemberUses.MemberUse use, String behind) {
+  /** The field by its name; it is asked for its value, or not. */
+  private void named(MemberUses.MemberUse use, boolean asked) {
     UnitTrees trees = use.trees();
     Tree tree = use.path().getLeaf();
     List<Piece> pieces = new ArrayList<>();
     Written.Text text = Written.text("");
     if (tree instanceof MemberSelectTree select) {
-      Tree asked = select.getExpression();
-      pieces.add(edits.carried(trees, asked));
-      text.text(trees.source().slice(trees.end(asked), use.offset()));
+      Tree object = select.getExpression();
+      pieces.add(edits.carried(trees, object));
+      text.text(trees.source().slice(trees.end(object), use.offset()));
     } else {
-      program
-          .uses()
-          .at(use.file(), use.offset(), UseKind.RECEIVER)
-          .ifPresent(each -> text.hereStill(UseKind.RECEIVER, each.key(), each.place()));
+      receiver(text, use, true);
     }
-    Use.Place place = Rewriting.name(trees, use.offset());
-    text.name(field.name(), field.key(), place);
-    if (!behind.isEmpty()) {
-      text.text(".").name(ValueText.VALUE, key(accessor())).text("()");
+    text.name(field.name(), field.key(), Rewriting.name(trees, use.offset()));
+    if (asked) {
+      type.ask(text);
     }
     pieces.add(text.done());
-    return Rewriting.of(trees, trees.start(tree), trees.end(tree), PROOF, pieces, List.of())
-        .proving(PROOF);
+    type.replace(trees, trees.start(tree), trees.end(tree), pieces);
   }
 
-  private ExecutableElement accessor() {
-    return ElementFilter.methodsIn(type.getEnclosedElements()).stream()
-        .filter(each -> each.getSimpleName().contentEquals(ValueText.VALUE))
-        .findFirst()
-        .orElseThrow();
+  /** The object that a name alone is asked of. */
+  private void receiver(Written.Text text, MemberUses.MemberUse use, boolean first) {
+    program
+        .uses()
+        .at(use.file(), use.offset(), UseKind.RECEIVER)
+        .ifPresent(
+            each -> text.hereStill(UseKind.RECEIVER, each.key(), first ? each.place() : null));
   }
 
   private void requireStatement(MemberUses.MemberUse use) {
@@ -295,70 +233,65 @@ final class WrapFieldPlan {
         use.simple()
             || use.path().getLeaf() instanceof MemberSelectTree select
                 && select.getExpression() instanceof IdentifierTree;
-    String sign;
-    List<Piece> pieces = new ArrayList<>();
-    Written.Text text = Written.text("");
     if (tree instanceof CompoundAssignmentTree compound) {
-      String all =
-          trees
-              .source()
-              .slice(trees.end(compound.getVariable()), trees.start(compound.getExpression()));
-      sign = all.strip().replace("=", "");
       plain &= !narrows(path, compound.getExpression());
-    } else {
-      sign = ((UnaryTree) tree).getKind().name().contains("INCREMENT") ? "+" : "-";
     }
-    if (!plain || !sign.matches("[-+*/%&|^<>]+")) {
+    if (!plain) {
       throw refused(
           RefusalKind.CALL_SHAPE, "it is counted on in a way that narrows it", use.place());
     }
-    String name =
-        trees.source().slice(trees.start(use.path().getLeaf()), trees.end(use.path().getLeaf()));
-    object(text, use, name, true);
-    text.text(" = ").here(UseKind.CREATION, key(constructor())).text("new ");
-    names.of(trees).write(text, type, use.scope());
-    text.text("(");
-    object(text, use, name, false);
-    text.text(".").name(ValueText.VALUE, key(accessor())).text("() " + sign + " ");
+    Written.Text text = Written.text("");
+    object(text, use, true);
+    text.text(" = ");
+    type.begin(text, trees, use.scope());
+    object(text, use, false);
+    type.ask(text);
+    text.text(" " + sign(trees, tree) + " ");
     if (tree instanceof CompoundAssignmentTree compound) {
       ExpressionTree value = compound.getExpression();
-      boolean brackets = paredown.refactor.code.Brackets.areNeededBehindCast(value);
-      pieces.add(text.text(brackets ? "(" : "").done());
-      pieces.add(edits.carried(trees, value));
-      pieces.add(Written.plain(brackets ? "))" : ")"));
+      boolean brackets = Brackets.areNeededBehindCast(value);
+      text.text(brackets ? "(" : "");
+      Written behind = Written.plain(brackets ? "))" : ")");
+      type.replace(trees, tree, text.done(), edits.carried(trees, value), behind);
     } else {
-      pieces.add(text.text("1)").done());
+      type.replace(trees, tree, text.text("1)").done());
     }
-    edits.add(
-        trees.path(),
-        Rewriting.of(trees, trees.start(tree), trees.end(tree), PROOF, pieces, List.of())
-            .proving(PROOF));
+  }
+
+  /** The operator of a step, or of an assignment that counts on. */
+  private static String sign(UnitTrees trees, Tree tree) {
+    if (tree instanceof CompoundAssignmentTree compound) {
+      int behind = trees.end(compound.getVariable());
+      Token sign = trees.source().codeTokenFrom(behind);
+      return trees
+          .source()
+          .slice(sign.start(), trees.start(compound.getExpression()))
+          .split("=")[0];
+    }
+    return tree.getKind() == Tree.Kind.PREFIX_INCREMENT
+            || tree.getKind() == Tree.Kind.POSTFIX_INCREMENT
+        ? "+"
+        : "-";
   }
 
   /** The object whose field it is, and the field. */
-  private void object(Written.Text text, MemberUses.MemberUse use, String name, boolean first) {
+  private void object(Written.Text text, MemberUses.MemberUse use, boolean first) {
     UnitTrees trees = use.trees();
     if (use.path().getLeaf() instanceof MemberSelectTree select) {
       int at = trees.start(select.getExpression());
       for (Use each : program.uses().within(trees.path(), at, at + 1)) {
-        if (each.kind() == UseKind.NAME) {
-          String word = select.getExpression().toString();
-          if (each.key().startsWith("local ")) {
-            text.local(word, first ? each.place() : null);
-          } else {
-            text.name(word, each.key(), first ? each.place() : null);
-          }
+        Use.Place place = first ? each.place() : null;
+        if (each.kind() != UseKind.NAME) {
+          text.hereStill(each.kind(), each.key(), place);
+        } else if (each.key().startsWith("local ")) {
+          text.local(select.getExpression().toString(), place);
         } else {
-          text.hereStill(each.kind(), each.key(), first ? each.place() : null);
+          text.name(select.getExpression().toString(), each.key(), place);
         }
       }
       text.text(".");
     } else {
-      program
-          .uses()
-          .at(use.file(), use.offset(), UseKind.RECEIVER)
-          .ifPresent(
-              each -> text.hereStill(UseKind.RECEIVER, each.key(), first ? each.place() : null));
+      receiver(text, use, first);
     }
     text.name(field.name(), field.key(), first ? Rewriting.name(trees, use.offset()) : null);
   }

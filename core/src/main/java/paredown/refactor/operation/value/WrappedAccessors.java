@@ -4,7 +4,6 @@ import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ReturnTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.LinkedHashMap;
@@ -13,9 +12,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
+import paredown.program.Below;
 import paredown.program.Program;
 import paredown.refactor.code.LocalUses;
 import paredown.refactor.code.UnitTrees;
@@ -58,16 +60,13 @@ record WrappedAccessors(
         && method.tree().getBody().getStatements().size() == 1
         && method.tree().getBody().getStatements().get(0) instanceof ReturnTree given
         && given.getExpression() != null
-        && field
-            .element()
-            .equals(owner.trees().element(path(owner, method, given).apply(given.getExpression())))
+        && field.element().equals(owner.trees().element(given(method, given)))
         && program.types().isSameType(method.element().getReturnType(), field.element().asType());
   }
 
-  private static java.util.function.Function<com.sun.source.tree.Tree, TreePath> path(
-      OwnerClass owner, OwnerClass.Method method, StatementTree statement) {
+  private static TreePath given(OwnerClass.Method method, ReturnTree statement) {
     TreePath body = new TreePath(method.path(), method.tree().getBody());
-    return tree -> new TreePath(new TreePath(body, statement), tree);
+    return new TreePath(new TreePath(body, statement), statement.getExpression());
   }
 
   /** Notes a method of which one parameter is only kept. */
@@ -109,16 +108,20 @@ record WrappedAccessors(
             .equals(trees.element(new TreePath(use.getParentPath(), set.getVariable())));
   }
 
-  /** Whether nobody overrides it, and no lambda, annotation or reference stands for it. */
+  /**
+   * Whether nobody overrides it, or calls it for a class without a name, and no lambda, annotation
+   * or reference stands for it.
+   */
   private static boolean isAlone(OwnerClass owner, OwnerClass.Method method, List<Integer> taken) {
     ExecutableElement element = method.element();
+    Program program = owner.program();
     boolean alone =
         element.getKind() == ElementKind.CONSTRUCTOR
-            || MethodFamily.of(owner.program(), element).size() == 1;
+            ? Below.of(program, List.of(owner.element())).stream()
+                .noneMatch(each -> each.getNestingKind() == NestingKind.ANONYMOUS)
+            : MethodFamily.of(program, element).size() == 1;
     return alone
-        && new FixedHead(owner.program(), owner.trees().place(owner.tree()))
-            .of(element, taken)
-            .isEmpty();
+        && new FixedHead(program, owner.trees().place(owner.tree())).of(element, taken).isEmpty();
   }
 
   /** The words by which files could ask them. */
@@ -143,5 +146,12 @@ record WrappedAccessors(
         .mapToInt(Map.Entry::getValue)
         .findFirst()
         .orElse(-1);
+  }
+
+  /** Whether a parameter is one that its method keeps. */
+  boolean keeps(Element parameter) {
+    return takers.entrySet().stream()
+        .anyMatch(
+            each -> each.getKey().element().getParameters().get(each.getValue()).equals(parameter));
   }
 }

@@ -14,10 +14,7 @@ import java.util.List;
 import java.util.Map;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.TypeElement;
-import javax.lang.model.util.ElementFilter;
 import paredown.edit.Piece;
-import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Symbols;
@@ -28,8 +25,6 @@ import paredown.refactor.code.CalledName;
 import paredown.refactor.code.ReferencedTypes;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.plan.EditList;
-import paredown.refactor.plan.FileNames;
 import paredown.refactor.use.OwnerClass;
 
 /** The heads that give or take the new type, and their calls. */
@@ -38,50 +33,14 @@ final class WrappedCalls {
   private final WrappedAccessors accessors;
   private final Program program;
   private final Wanted wanted;
-  private final TypeElement type;
-  private final FileNames names;
-  private final EditList edits;
+  private final ValueType type;
 
-  WrappedCalls(
-      OwnerClass owner,
-      WrappedAccessors accessors,
-      Wanted wanted,
-      TypeElement type,
-      FileNames names,
-      EditList edits) {
+  WrappedCalls(OwnerClass owner, WrappedAccessors accessors, Wanted wanted, ValueType type) {
     this.owner = owner;
     this.accessors = accessors;
     this.wanted = wanted;
     this.program = owner.program();
     this.type = type;
-    this.names = names;
-    this.edits = edits;
-  }
-
-  /** An object of what an expression gives, in its place. */
-  static Replacement made(
-      UnitTrees trees,
-      ExpressionTree value,
-      TypeElement scope,
-      TypeElement type,
-      FileNames names,
-      EditList edits) {
-    ExecutableElement constructor = ElementFilter.constructorsIn(type.getEnclosedElements()).get(0);
-    Written.Text text =
-        Written.text("")
-            .here(UseKind.CREATION, trees.program().symbols().key(constructor))
-            .text("new ");
-    names.of(trees).write(text, type, scope);
-    int start = trees.start(value);
-    int end = trees.end(value);
-    return Rewriting.of(
-        trees,
-        start,
-        end,
-        WrapFieldPlan.PROOF,
-        text.text("(").done(),
-        edits.carried(trees, value),
-        Written.plain(")"));
   }
 
   /** Adds the heads, and notes what is to be done to the calls. */
@@ -102,7 +61,7 @@ final class WrappedCalls {
               TreePath path = getCurrentPath();
               inOrder.add(trees, tree, () -> asked(trees, path, tree, called));
             } else if (accessors.taken(called) >= 0) {
-              edits.add(trees.path(), CalledName.meaning(trees, tree, newKey(called)));
+              type.edits().add(trees.path(), CalledName.meaning(trees, tree, newKey(called)));
               given(getCurrentPath(), tree.getArguments().get(accessors.taken(called)));
             }
           }
@@ -122,14 +81,7 @@ final class WrappedCalls {
 
         private void given(TreePath call, ExpressionTree argument) {
           if (!wanted.isObject(trees, new TreePath(call, argument))) {
-            inOrder.add(
-                trees,
-                argument,
-                () ->
-                    edits.add(
-                        trees.path(),
-                        made(trees, argument, trees.classAround(call), type, names, edits)
-                            .proving(WrapFieldPlan.PROOF)));
+            inOrder.add(trees, argument, () -> type.make(trees, argument, trees.classAround(call)));
           }
         }
       }.scan(unit.tree(), null);
@@ -138,14 +90,7 @@ final class WrappedCalls {
   }
 
   private void typed(Tree written) {
-    UnitTrees trees = owner.trees();
-    Written.Text text = Written.text("");
-    names.of(trees).write(text, type, owner.element());
-    edits.add(
-        trees.path(),
-        Rewriting.of(
-                trees, trees.start(written), trees.end(written), WrapFieldPlan.PROOF, text.done())
-            .proving(WrapFieldPlan.PROOF));
+    type.name(owner.trees(), written, owner.element());
   }
 
   /** The value, asked of the object that an accessor gives. */
@@ -157,7 +102,7 @@ final class WrappedCalls {
     int name = trees.nameOffset(call.getMethodSelect());
     if (call.getMethodSelect() instanceof MemberSelectTree select) {
       Tree asked = select.getExpression();
-      pieces.add(edits.carried(trees, asked));
+      pieces.add(type.edits().carried(trees, asked));
       text.text(trees.source().slice(trees.end(asked), name));
     } else {
       program
@@ -174,20 +119,10 @@ final class WrappedCalls {
       text.text(trees.source().slice(end, behind));
       end = behind;
     } else if (!unused) {
-      text.text(".").name(ValueText.VALUE, program.symbols().key(accessor())).text("()");
+      type.ask(text);
     }
     pieces.add(text.done());
-    edits.add(
-        trees.path(),
-        Rewriting.of(trees, trees.start(call), end, WrapFieldPlan.PROOF, pieces, List.of())
-            .proving(WrapFieldPlan.PROOF));
-  }
-
-  private ExecutableElement accessor() {
-    return ElementFilter.methodsIn(type.getEnclosedElements()).stream()
-        .filter(each -> each.getSimpleName().contentEquals(ValueText.VALUE))
-        .findFirst()
-        .orElseThrow();
+    type.replace(trees, trees.start(call), end, pieces);
   }
 
   private String newKey(ExecutableElement method) {
@@ -195,7 +130,7 @@ final class WrappedCalls {
     for (int i = 0; i < method.getParameters().size(); i++) {
       types.add(
           i == accessors.taken(method)
-              ? type.getQualifiedName().toString()
+              ? type.element().getQualifiedName().toString()
               : program.types().erasure(method.getParameters().get(i).asType()).toString());
     }
     String home = owner.binaryName();
@@ -225,8 +160,9 @@ final class WrappedCalls {
                   said -> {
                     List<String> now = new ArrayList<>(said.types());
                     now.set(
-                        accessors.taken(taker.element()), names.of(trees).knownOrFull(type, null));
-                    edits.add(trees.path(), said.saying(now));
+                        accessors.taken(taker.element()),
+                        type.names().of(trees).knownOrFull(type.element(), null));
+                    type.edits().add(trees.path(), said.saying(now));
                   });
         }
       }
