@@ -1,7 +1,5 @@
 package paredown.refactor.name;
 
-import com.sun.source.tree.AnnotationTree;
-import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -91,19 +89,17 @@ public final class NamedFromOutside {
   }
 
   private void requireNoAnnotation() {
-    TreePath modifiers = new TreePath(owner.path(), owner.tree().getModifiers());
-    for (AnnotationTree annotation : owner.tree().getModifiers().getAnnotations()) {
-      TreePath at = new TreePath(modifiers, annotation);
-      String name =
-          String.valueOf(owner.trees().element(new TreePath(at, annotation.getAnnotationType())));
-      boolean nameless = name.startsWith("org.junit.") || name.startsWith("java.lang.annotation.");
-      if (!nameless && !Remarks.isRemark(owner, at)) {
-        refuse(
-            RefusalKind.MAPPED_CLASS,
-            "its annotation says that something outside the code finds it by name",
-            owner.trees().place(annotation));
-      }
-    }
+    Remarks.telling(
+            owner,
+            owner.path(),
+            owner.tree().getModifiers(),
+            name -> name.startsWith("org.junit.") || name.startsWith("java.lang.annotation."))
+        .forEach(
+            annotation ->
+                refuse(
+                    RefusalKind.MAPPED_CLASS,
+                    "its annotation says that something outside the code finds it by name",
+                    owner.trees().place(annotation)));
   }
 
   private void requireNotStored() {

@@ -1,7 +1,5 @@
 package paredown.refactor.use;
 
-import com.sun.source.tree.AnnotationTree;
-import com.sun.source.util.TreePath;
 import java.util.Map;
 import javax.lang.model.element.Modifier;
 import paredown.refactor.RefusalKind;
@@ -19,13 +17,9 @@ public final class FieldOnlookers {
    */
   public static void requireNone(
       OwnerClass owner, OwnerClass.Field field, Overruled overruled, String what) {
-    for (AnnotationTree annotation : field.tree().getModifiers().getAnnotations()) {
-      TreePath at =
-          new TreePath(new TreePath(field.path(), field.tree().getModifiers()), annotation);
-      if (!Remarks.isRemark(owner, at)) {
-        require(field, overruled, RefusalKind.MAPPED_FIELD, what, owner.trees().place(annotation));
-      }
-    }
+    Remarks.telling(owner, field.path(), field.tree().getModifiers(), name -> false)
+        .map(owner.trees()::place)
+        .forEach(place -> require(field, overruled, RefusalKind.MAPPED_FIELD, what, place));
     boolean stored =
         !field.is(Modifier.STATIC)
             && !field.is(Modifier.TRANSIENT)

@@ -1,7 +1,6 @@
 package paredown.refactor.use;
 
 import com.sun.source.tree.AnnotationTree;
-import com.sun.source.tree.ModifiersTree;
 import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Optional;
@@ -84,16 +83,13 @@ public final class FixedHead {
   private Optional<Obstacle> annotated(TreePath path, UnitTrees trees, List<Integer> positions) {
     var tree = (com.sun.source.tree.MethodTree) path.getLeaf();
     OwnerClass owner = OwnerClass.of(program, trees.classAround(path));
-    ModifiersTree modifiers = tree.getModifiers();
-    for (AnnotationTree each : modifiers.getAnnotations()) {
-      TreePath at = new TreePath(new TreePath(path, modifiers), each);
-      String name = String.valueOf(trees.element(new TreePath(at, each.getAnnotationType())));
-      if (!name.equals("java.lang.Override") && !Remarks.isRemark(owner, at)) {
-        return met(
-            RefusalKind.MAPPED_FIELD,
-            "its annotation says that something outside the code calls it",
-            trees.place(each));
-      }
+    Optional<AnnotationTree> telling =
+        Remarks.telling(owner, path, tree.getModifiers(), "java.lang.Override"::equals).findFirst();
+    if (telling.isPresent()) {
+      return met(
+          RefusalKind.MAPPED_FIELD,
+          "its annotation says that something outside the code calls it",
+          trees.place(telling.get()));
     }
     for (int position : positions) {
       for (AnnotationTree each :

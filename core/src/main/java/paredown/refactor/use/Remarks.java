@@ -1,9 +1,12 @@
 package paredown.refactor.use;
 
 import com.sun.source.tree.AnnotationTree;
+import com.sun.source.tree.ModifiersTree;
 import com.sun.source.util.TreePath;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import javax.lang.model.element.AnnotationMirror;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
@@ -52,6 +55,25 @@ public final class Remarks {
   }
 
   private Remarks() {}
+
+  /**
+   * The annotations of a declaration that tell somebody outside the code something.
+   *
+   * @param nameless which are passed over by their names, as they need no name of what they are on
+   */
+  public static Stream<AnnotationTree> telling(
+      OwnerClass owner, TreePath declaration, ModifiersTree modifiers, Predicate<String> nameless) {
+    TreePath path = new TreePath(declaration, modifiers);
+    return modifiers.getAnnotations().stream()
+        .filter(each -> !nameless.test(name(owner, path, each)))
+        .filter(each -> !isRemark(owner, new TreePath(path, each)))
+        .map(AnnotationTree.class::cast);
+  }
+
+  private static String name(OwnerClass owner, TreePath modifiers, AnnotationTree annotation) {
+    TreePath at = new TreePath(modifiers, annotation);
+    return String.valueOf(owner.trees().element(new TreePath(at, annotation.getAnnotationType())));
+  }
 
   /** Whether an annotation is a remark, which is noted as assumed where it is not known. */
   public static boolean isRemark(OwnerClass owner, TreePath annotation) {

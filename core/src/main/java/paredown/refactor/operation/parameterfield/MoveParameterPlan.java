@@ -1,6 +1,5 @@
 package paredown.refactor.operation.parameterfield;
 
-import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ModifiersTree;
 import com.sun.source.tree.NewClassTree;
@@ -120,25 +119,20 @@ final class MoveParameterPlan {
 
   /** A framework that finds a class by its annotations, or those of its methods, makes objects. */
   private void requireMadeHere() {
-    List<TreePath> annotated = new ArrayList<>(List.of(owner.path()));
-    owner.methods().forEach(each -> annotated.add(each.path()));
-    for (TreePath each : annotated) {
-      ModifiersTree modifiers =
-          each.getLeaf() instanceof MethodTree method
-              ? method.getModifiers()
-              : owner.tree().getModifiers();
-      for (AnnotationTree annotation : modifiers.getAnnotations()) {
-        TreePath at = new TreePath(new TreePath(each, modifiers), annotation);
-        String name =
-            String.valueOf(owner.trees().element(new TreePath(at, annotation.getAnnotationType())));
-        if (!name.equals("java.lang.Override") && !Remarks.isRemark(owner, at)) {
-          throw refused(
-              RefusalKind.MAPPED_CLASS,
-              "an annotation says that something outside makes its objects",
-              owner.trees().place(annotation));
-        }
-      }
-    }
+    requireMadeHere(owner.path(), owner.tree().getModifiers());
+    owner.methods().forEach(each -> requireMadeHere(each.path(), each.tree().getModifiers()));
+  }
+
+  private void requireMadeHere(TreePath declaration, ModifiersTree modifiers) {
+    Remarks.telling(owner, declaration, modifiers, "java.lang.Override"::equals)
+        .findFirst()
+        .ifPresent(
+            annotation -> {
+              throw refused(
+                  RefusalKind.MAPPED_CLASS,
+                  "an annotation says that something outside makes its objects",
+                  owner.trees().place(annotation));
+            });
   }
 
   private void requireFree() {

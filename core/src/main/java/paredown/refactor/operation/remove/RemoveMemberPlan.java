@@ -159,17 +159,17 @@ final class RemoveMemberPlan {
           "",
           place);
     }
-    TreePath modifiers = new TreePath(method.path(), method.tree().getModifiers());
-    for (AnnotationTree each : method.tree().getModifiers().getAnnotations()) {
-      boolean remark = Remarks.isRemark(owner, new TreePath(modifiers, each));
-      if (!remark && !overruled.overrules(RefusalKind.MAPPED_FIELD)) {
-        throw refused(
-            RefusalKind.MAPPED_FIELD,
-            method.name(),
-            "its annotation says that something outside the code calls it",
-            "If that does not matter here, say --accept mapped-field.",
-            owner.trees().place(each));
-      }
+    Optional<AnnotationTree> telling =
+        Remarks.telling(owner, method.path(), method.tree().getModifiers(), name -> false)
+            .filter(each -> !overruled.overrules(RefusalKind.MAPPED_FIELD))
+            .findFirst();
+    if (telling.isPresent()) {
+      throw refused(
+          RefusalKind.MAPPED_FIELD,
+          method.name(),
+          "its annotation says that something outside the code calls it",
+          "If that does not matter here, say --accept mapped-field.",
+          owner.trees().place(telling.get()));
     }
   }
 

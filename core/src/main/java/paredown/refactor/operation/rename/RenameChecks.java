@@ -1,6 +1,5 @@
 package paredown.refactor.operation.rename;
 
-import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ModifiersTree;
 import com.sun.source.tree.VariableTree;
@@ -118,14 +117,12 @@ final class RenameChecks {
         path.getLeaf() instanceof MethodTree method
             ? method.getModifiers()
             : ((VariableTree) path.getLeaf()).getModifiers();
-    for (AnnotationTree annotation : modifiers.getAnnotations()) {
-      TreePath at = new TreePath(new TreePath(path, modifiers), annotation);
-      String name = String.valueOf(trees.element(new TreePath(at, annotation.getAnnotationType())));
-      boolean nameless = name.equals("java.lang.Override") || name.startsWith("org.junit.");
-      if (!nameless && !Remarks.isRemark(owner, at)) {
-        refuse(RefusalKind.MAPPED_FIELD, element, trees.place(annotation));
-      }
-    }
+    Remarks.telling(
+            owner,
+            path,
+            modifiers,
+            name -> name.equals("java.lang.Override") || name.startsWith("org.junit."))
+        .forEach(each -> refuse(RefusalKind.MAPPED_FIELD, element, trees.place(each)));
     boolean stored =
         element.getKind().isField()
             && !element.getModifiers().contains(Modifier.STATIC)

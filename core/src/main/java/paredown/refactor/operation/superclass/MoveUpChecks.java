@@ -194,22 +194,21 @@ final class MoveUpChecks {
 
   /** Annotations go up, too; what looks for them must find them with what a class inherits. */
   private void requireUnremarked(OwnerClass owner, OwnerClass.Method method) {
-    TreePath modifiers = new TreePath(method.path(), method.tree().getModifiers());
-    for (AnnotationTree annotation : method.tree().getModifiers().getAnnotations()) {
-      TreePath at = new TreePath(modifiers, annotation);
-      String type =
-          String.valueOf(owner.trees().element(new TreePath(at, annotation.getAnnotationType())));
-      boolean inherited = type.startsWith("org.junit.") || type.equals("java.lang.Override");
-      if (!inherited
-          && !Remarks.isRemark(owner, at)
-          && !overruled.overrules(RefusalKind.MAPPED_FIELD)) {
-        throw refused(
-            RefusalKind.MAPPED_FIELD,
-            method.name(),
-            RefusalKind.MAPPED_FIELD.why(),
-            "If that does not matter here, say --accept mapped-field.",
-            owner.trees().place(annotation));
-      }
+    Optional<AnnotationTree> telling =
+        Remarks.telling(
+                owner,
+                method.path(),
+                method.tree().getModifiers(),
+                type -> type.startsWith("org.junit.") || type.equals("java.lang.Override"))
+            .filter(each -> !overruled.overrules(RefusalKind.MAPPED_FIELD))
+            .findFirst();
+    if (telling.isPresent()) {
+      throw refused(
+          RefusalKind.MAPPED_FIELD,
+          method.name(),
+          RefusalKind.MAPPED_FIELD.why(),
+          "If that does not matter here, say --accept mapped-field.",
+          owner.trees().place(telling.get()));
     }
   }
 
