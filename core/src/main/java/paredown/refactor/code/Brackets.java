@@ -26,7 +26,13 @@ import com.sun.source.util.TreePath;
 public final class Brackets {
   private static final int ANY = 0;
   private static final int CONDITIONAL = 1;
-  private static final int OR = 2;
+
+  /** How closely an {@code ||} binds. */
+  public static final int OR = 2;
+
+  /** How closely an {@code &&} binds. */
+  public static final int AND = OR + 1;
+
   private static final int RELATION = 8;
   private static final int UNARY = 12;
   private static final int MADE_ARRAY = 13;
@@ -60,7 +66,8 @@ public final class Brackets {
     return UNARY < asked(place.getParentPath().getLeaf(), place.getLeaf());
   }
 
-  private static int rank(ExpressionTree tree) {
+  /** How closely an expression binds; the more, the closer. */
+  public static int rank(ExpressionTree tree) {
     if (tree instanceof LambdaExpressionTree
         || tree instanceof AssignmentTree
         || tree instanceof CompoundAssignmentTree) {
@@ -86,7 +93,7 @@ public final class Brackets {
   private static int rank(Tree.Kind operator) {
     return switch (operator) {
       case CONDITIONAL_OR -> OR;
-      case CONDITIONAL_AND -> OR + 1;
+      case CONDITIONAL_AND -> AND;
       case OR -> OR + 2;
       case XOR -> OR + 3;
       case AND -> OR + 4;

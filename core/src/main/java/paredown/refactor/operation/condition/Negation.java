@@ -25,8 +25,6 @@ import paredown.refactor.code.UnitTrees;
  * <p>Less and greater are turned only of whole numbers: of others neither may hold.
  */
 final class Negation {
-  private static final int OR = 2;
-  private static final int AND = 3;
   private static final Map<Tree.Kind, String> OPPOSITE =
       Map.of(
           Tree.Kind.EQUAL_TO, "!=",
@@ -37,8 +35,6 @@ final class Negation {
           Tree.Kind.LESS_THAN_EQUAL, ">");
   private static final Set<Tree.Kind> EQUALITIES =
       Set.of(Tree.Kind.EQUAL_TO, Tree.Kind.NOT_EQUAL_TO);
-  private static final Set<Tree.Kind> LOOSE =
-      Set.of(Tree.Kind.CONDITIONAL_EXPRESSION, Tree.Kind.ASSIGNMENT, Tree.Kind.LAMBDA_EXPRESSION);
   private static final Set<TypeKind> WHOLE =
       Set.of(TypeKind.BYTE, TypeKind.SHORT, TypeKind.CHAR, TypeKind.INT, TypeKind.LONG);
 
@@ -82,7 +78,7 @@ final class Negation {
       int rank = opposite(tree);
       write(rank < asked ? "(" : "");
       turn(new TreePath(path, both.getLeftOperand()), rank);
-      write(between(both, rank == OR ? "||" : "&&"));
+      write(between(both, rank == Brackets.OR ? "||" : "&&"));
       turn(new TreePath(path, both.getRightOperand()), rank + 1);
       write(rank < asked ? ")" : "");
     } else if (tree instanceof BinaryTree both && isTurnable(path, both)) {
@@ -106,7 +102,7 @@ final class Negation {
 
   /** How closely the opposite of a junction binds. */
   private static int opposite(Tree junction) {
-    return junction.getKind() == Tree.Kind.CONDITIONAL_AND ? OR : AND;
+    return junction.getKind() == Tree.Kind.CONDITIONAL_AND ? Brackets.OR : Brackets.AND;
   }
 
   private boolean isTurnable(TreePath path, BinaryTree both) {
@@ -122,13 +118,10 @@ final class Negation {
   }
 
   /** Writes what was denied, without brackets that only the sign needed. */
-  private void carry(Tree denied, int asked) {
-    Tree inner = denied instanceof ParenthesizedTree brackets ? brackets.getExpression() : denied;
-    boolean loose =
-        isJunction(inner)
-            ? (inner.getKind() == Tree.Kind.CONDITIONAL_AND ? AND : OR) < asked
-            : asked > 0 && LOOSE.contains(inner.getKind());
-    carry(loose ? denied : inner);
+  private void carry(ExpressionTree denied, int asked) {
+    ExpressionTree inner =
+        denied instanceof ParenthesizedTree brackets ? brackets.getExpression() : denied;
+    carry(Brackets.rank(inner) < asked ? denied : inner);
   }
 
   private void carry(Tree tree) {

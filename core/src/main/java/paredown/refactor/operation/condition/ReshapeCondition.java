@@ -3,6 +3,7 @@ package paredown.refactor.operation.condition;
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IfTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.StatementTree;
@@ -18,6 +19,7 @@ import paredown.edit.Change;
 import paredown.edit.Indent;
 import paredown.edit.Piece;
 import paredown.edit.Written;
+import paredown.gate.Verdict;
 import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
@@ -25,6 +27,7 @@ import paredown.program.Sources;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.Brackets;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.Rewriting;
@@ -176,9 +179,8 @@ public record ReshapeCondition(String place, ConditionForm form) implements Refa
           "%s is no if with nothing but another if within.".formatted(place),
           "Give the place of one, neither with an else; or leave --condition out.");
     }
-    Tree first = condition.getLeaf();
-    ParenthesizedTree brackets = (ParenthesizedTree) inner.getCondition();
-    Tree second = brackets.getExpression();
+    ExpressionTree first = (ExpressionTree) condition.getLeaf();
+    ExpressionTree second = ((ParenthesizedTree) inner.getCondition()).getExpression();
     List<Piece> pieces = new ArrayList<>();
     beside(trees, pieces, first);
     pieces.add(Written.plain(" && "));
@@ -214,7 +216,7 @@ public record ReshapeCondition(String place, ConditionForm form) implements Refa
   }
 
   /** The parts of a chain of {@code &&}, which goes on another. */
-  private static void chain(UnitTrees trees, List<Piece> pieces, Tree expression) {
+  private static void chain(UnitTrees trees, List<Piece> pieces, ExpressionTree expression) {
     if (expression instanceof BinaryTree both
         && expression.getKind() == Tree.Kind.CONDITIONAL_AND) {
       chain(trees, pieces, both.getLeftOperand());
@@ -228,11 +230,8 @@ public record ReshapeCondition(String place, ConditionForm form) implements Refa
   }
 
   /** An expression beside {@code &&}, in brackets where it binds less closely. */
-  private static void beside(UnitTrees trees, List<Piece> pieces, Tree expression) {
-    boolean loose =
-        expression.getKind() == Tree.Kind.CONDITIONAL_OR
-            || expression.getKind() == Tree.Kind.CONDITIONAL_EXPRESSION
-            || expression.getKind() == Tree.Kind.ASSIGNMENT;
+  private static void beside(UnitTrees trees, List<Piece> pieces, ExpressionTree expression) {
+    boolean loose = Brackets.rank(expression) < Brackets.AND;
     pieces.add(Written.plain(loose ? "(" : ""));
     pieces.add(Carried.range(trees.path(), trees.start(expression), trees.end(expression)));
     pieces.add(Written.plain(loose ? ")" : ""));
@@ -252,7 +251,7 @@ public record ReshapeCondition(String place, ConditionForm form) implements Refa
   }
 
   @Override
-  public void explain(paredown.gate.Verdict verdict) {
+  public void explain(Verdict verdict) {
     var met = verdict.first().orElseThrow();
     throw Refused.advising(
         RefusalKind.NOT_ALONE,

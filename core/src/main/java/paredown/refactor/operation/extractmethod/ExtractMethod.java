@@ -131,13 +131,13 @@ public record ExtractMethod(
   @Override
   public Optional<Steps> steps(Sources sources) {
     List<Refactoring> all = new ArrayList<>();
-    form.condition().ifPresent(each -> all.add(new ReshapeCondition(place, each)));
-    all.add(
-        all.isEmpty()
-            ? staying()
-            : staying()
-                .at(((ReshapeCondition) all.get(0)).after(sources))
-                .as(staying().form().asItStands()));
+    ExtractMethod here = staying();
+    if (form.condition().isPresent()) {
+      ReshapeCondition before = new ReshapeCondition(place, form.condition().get());
+      all.add(before);
+      here = here.at(before.after(sources)).as(here.form().asItStands());
+    }
+    all.add(here);
     Optional<MoveMethod> move = target.map(to -> move(sources, to));
     move.map(MoveOn::new).ifPresent(all::add);
     String summary =
@@ -167,11 +167,7 @@ public record ExtractMethod(
       throw Refused.because(RefusalKind.NOT_ALONE, place, trees.place(first.getLeaf()));
     }
     return new MoveMethod(
-        owner,
-        name,
-        to,
-        new MoveMethod.Wishes(
-            Optional.empty(), Optional.of(false), false, Optional.empty(), accepted));
+        owner, name, to, MoveMethod.Wishes.NONE.delegate(false).accepting(accepted));
   }
 
   @Override

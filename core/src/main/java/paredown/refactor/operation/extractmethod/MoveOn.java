@@ -2,6 +2,7 @@ package paredown.refactor.operation.extractmethod;
 
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import paredown.edit.Change;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
@@ -39,9 +40,8 @@ record MoveOn(MoveMethod move) implements Refactoring {
   }
 
   private List<String> others(List<String> said) {
-    return said.stream()
-        .filter(each -> !each.matches("(?s).*[#.]" + move.method() + "\\b.*"))
-        .toList();
+    Pattern named = Pattern.compile("[#.]" + Pattern.quote(move.method()) + "(?![\\w$])");
+    return said.stream().filter(each -> !named.matcher(each).find()).toList();
   }
 
   @Override

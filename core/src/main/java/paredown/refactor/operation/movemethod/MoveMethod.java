@@ -63,6 +63,10 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
     public Wishes delegate(boolean keep) {
       return new Wishes(through, Optional.of(keep), owner, name, accepted);
     }
+
+    public Wishes accepting(Set<RefusalKind> kinds) {
+      return new Wishes(through, delegate, owner, name, kinds);
+    }
   }
 
   @Override

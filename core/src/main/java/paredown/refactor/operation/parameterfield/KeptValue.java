@@ -128,7 +128,7 @@ final class KeptValue {
     names.write(head, type, owner.element());
     int at =
         parameters.isEmpty()
-            ? bracket(constructor)
+            ? trees.behindBracket(trees.names().of(constructor.tree()))
             : trees.end(parameters.get(parameters.size() - 1));
     edits.add(trees.path(), Replacement.of(at, at, head.text(" " + name).done()));
     List<? extends StatementTree> statements = constructor.tree().getBody().getStatements();
@@ -184,17 +184,6 @@ final class KeptValue {
             && (assignment.getExpression() instanceof IdentifierTree
                 || assignment.getExpression() instanceof LiteralTree);
     return above || sets;
-  }
-
-  /** Where the bracket stands that closes a head without parameters. */
-  private int bracket(OwnerClass.Method constructor) {
-    int from = trees.names().of(constructor.tree());
-    List<Token> tokens = trees.source().tokens();
-    for (int i = trees.source().tokenAt(from); ; i++) {
-      if (trees.source().slice(tokens.get(i).start(), tokens.get(i).end()).equals(")")) {
-        return tokens.get(i).start();
-      }
-    }
   }
 
   private void requireFree(OwnerClass.Method constructor) {

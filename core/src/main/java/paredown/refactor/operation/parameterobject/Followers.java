@@ -3,7 +3,6 @@ package paredown.refactor.operation.parameterobject;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Modifier;
@@ -53,8 +52,7 @@ public final class Followers {
                 owner.element().getQualifiedName().toString(),
                 method.name(),
                 target,
-                new MoveMethod.Wishes(
-                    Optional.empty(), Optional.of(false), false, Optional.empty(), Set.of())));
+                MoveMethod.Wishes.NONE.delegate(false)));
       }
     }
   }
