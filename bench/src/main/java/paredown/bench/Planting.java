@@ -51,7 +51,7 @@ final class Planting {
         program
             .uses()
             .all()
-            .filter(use -> use.kind() == UseKind.NAME || use.kind() == UseKind.RECEIVER)
+            .filter(use -> use.isName() || use.kind() == UseKind.RECEIVER)
             .collect(Collectors.groupingBy(Use::file));
   }
 
@@ -66,7 +66,7 @@ final class Planting {
   /** The names in a range of a file. */
   List<Use> names(String file, int start, int end) {
     return names.getOrDefault(file, List.of()).stream()
-        .filter(use -> use.kind() == UseKind.NAME)
+        .filter(use -> use.isName())
         .filter(use -> start <= use.offset() && use.offset() < end)
         .toList();
   }
@@ -75,7 +75,7 @@ final class Planting {
   List<Use> of(String key) {
     return names.values().stream()
         .flatMap(Collection::stream)
-        .filter(use -> use.kind() == UseKind.NAME && use.key().equals(key))
+        .filter(use -> use.isName() && use.key().equals(key))
         .toList();
   }
 

@@ -23,6 +23,11 @@ public record Use(Place place, String key, String type) {
     return place.kind();
   }
 
+  /** Whether a name stands there that means the symbol. */
+  public boolean isName() {
+    return place.kind() == UseKind.NAME;
+  }
+
   /** Whether it stands in a Javadoc comment. */
   public boolean isDoc() {
     return place.kind() == UseKind.DOC;

@@ -263,14 +263,6 @@ record CodeCandidates(
   /** The object that is asked works the answer out, and all places ask it for that. */
   Candidate askTheObject() {
     Evidence.Row first = finding.evidence().rows().get(0);
-    Effect effect =
-        new Effect(
-            List.of(
-                new Effect.Figure(
-                    "places that decide it",
-                    finding.evidence().figure("places").orElseThrow().value(),
-                    1)),
-            List.of("1 method more"));
     String place = "%s:%d".formatted(first.file(), first.line());
     long classes =
         finding.evidence().rows().stream().map(row -> row.uses().get(0)).distinct().count();
@@ -280,7 +272,7 @@ record CodeCandidates(
             new ExtractMethod(place, questionName())
                 .to(type.name())
                 .with(classes > 1 ? Duplicates.PROJECT : Duplicates.ALL),
-            effect,
+            new Effect(List.of(), List.of("1 method more")),
             Optional.of(finding.identity().get(0))));
   }
 

@@ -6,7 +6,6 @@ import com.sun.source.tree.MethodInvocationTree;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Use;
-import paredown.program.UseKind;
 
 /** The name in a call, which means a method with other parameters, asked of the same object. */
 public final class CalledName {
@@ -21,7 +20,7 @@ public final class CalledName {
             : ((IdentifierTree) call.getMethodSelect()).getName().toString();
     Written.Text text = Written.text("");
     for (Use use : trees.program().uses().within(trees.path(), offset, offset + 1)) {
-      if (use.kind() != UseKind.NAME) {
+      if (!use.isName()) {
         text.hereStill(use.kind(), use.key(), use.place());
       }
     }

@@ -6,6 +6,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.SourcePositions;
 import com.sun.source.util.TreePath;
+import java.util.Objects;
 import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
@@ -136,13 +137,18 @@ public final class UnitTrees {
                 program.unit(path).map(unit -> new UnitTrees(program, unit).place(path.getLeaf())));
   }
 
-  /** The innermost class around a place. */
-  public TypeElement classAround(TreePath path) {
+  /** The innermost class around a place; null where it stands in front of one. */
+  public TypeElement scope(TreePath path) {
     for (TreePath at = path; at != null; at = at.getParentPath()) {
       if (at.getLeaf() instanceof ClassTree && element(at) instanceof TypeElement type) {
         return type;
       }
     }
-    throw new IllegalStateException("no class around " + path.getLeaf());
+    return null;
+  }
+
+  /** The innermost class around a place within one. */
+  public TypeElement classAround(TreePath path) {
+    return Objects.requireNonNull(scope(path));
   }
 }

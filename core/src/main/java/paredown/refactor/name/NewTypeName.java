@@ -3,7 +3,6 @@ package paredown.refactor.name;
 import java.util.function.Predicate;
 import paredown.program.Program;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
@@ -38,7 +37,7 @@ public record NewTypeName(Program program, String packageName, String name) {
     program
         .uses()
         .all()
-        .filter(use -> use.kind() == UseKind.NAME && use.key().startsWith("type "))
+        .filter(use -> use.isName() && use.key().startsWith("type "))
         .filter(use -> use.key().matches(".*[.$ ]" + name))
         .filter(same.negate())
         .filter(this::isNamedAlone)

@@ -1,10 +1,5 @@
 package paredown.refactor.name;
 
-import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.MethodTree;
-import com.sun.source.tree.ModifiersTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -26,13 +21,10 @@ import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Replacement;
-import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.code.MemberRange;
-import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.effect.Overriding;
 
@@ -71,7 +63,9 @@ public final class Widening {
   /** Only one type of a file may be public, the one that is named after it. */
   private boolean mayBePublic(Element closed) {
     return closed.getEnclosingElement().getKind() != ElementKind.PACKAGE
-        || file(closed).endsWith("/" + closed.getSimpleName() + ".java");
+        || new OpenedDeclaration(program, closed)
+            .file()
+            .endsWith("/" + closed.getSimpleName() + ".java");
   }
 
   /**
@@ -190,23 +184,17 @@ public final class Widening {
     List<String> announced = new ArrayList<>();
     widened.forEach(
         (element, toPublic) -> {
-          String from = word(element).orElse("package");
+          String from = new OpenedDeclaration(program, element).word().orElse("package");
           announced.add(
               "%s: %s -> %s".formatted(name(element), from, toPublic ? "public" : "package"));
         });
     return announced;
   }
 
-  private static Optional<String> word(Element element) {
-    return element.getModifiers().stream()
-        .map(Modifier::toString)
-        .filter(Set.of("private", "protected", "public")::contains)
-        .findFirst();
-  }
-
   /** The edit that opens one declaration; empty where it stays as it is. */
   public Optional<Replacement> of(Element element) {
-    return Optional.ofNullable(widened.get(element)).map(toPublic -> edit(element, toPublic));
+    return Optional.ofNullable(widened.get(element))
+        .map(toPublic -> new OpenedDeclaration(program, element).edit(toPublic));
   }
 
   /**
@@ -219,40 +207,13 @@ public final class Widening {
     Set<String> places = new HashSet<>();
     widened.forEach(
         (element, toPublic) -> {
-          Replacement edit = edit(element, toPublic);
+          OpenedDeclaration opened = new OpenedDeclaration(program, element);
+          Replacement edit = opened.edit(toPublic);
           // Fields that are declared together share their modifiers.
-          boolean first = places.add(file(element) + ":" + edit.start());
+          boolean first = places.add(opened.file() + ":" + edit.start());
           if (first && !element.equals(except)) {
-            edits.accept(file(element), edit);
+            edits.accept(opened.file(), edit);
           }
         });
-  }
-
-  private String file(Element element) {
-    return program.unit(program.trees().getPath(element)).orElseThrow().path();
-  }
-
-  private Replacement edit(Element element, boolean toPublic) {
-    TreePath path = program.trees().getPath(element);
-    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-    Tree tree = path.getLeaf();
-    MemberRange range = MemberRange.of(trees.source(), trees.start(tree), trees.end(tree));
-    Optional<String> present = word(element);
-    if (present.isPresent()) {
-      return toPublic
-          ? Modifiers.replace(trees.source(), range, present.get(), "public").orElseThrow()
-          : Modifiers.remove(trees.source(), range, present.get()).orElseThrow();
-    }
-    int behind = Modifiers.behindAnnotations(trees, modifiers(tree), range.declaration());
-    return Replacement.of(behind, behind, Written.plain("public "));
-  }
-
-  private static ModifiersTree modifiers(Tree tree) {
-    if (tree instanceof MethodTree method) {
-      return method.getModifiers();
-    }
-    return tree instanceof ClassTree type
-        ? type.getModifiers()
-        : ((VariableTree) tree).getModifiers();
   }
 }

@@ -1,7 +1,6 @@
 package paredown.refactor.use;
 
 import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
@@ -77,12 +76,7 @@ public final class MemberUses {
 
     /** The innermost class around it; null where it stands in front of one. */
     public TypeElement scope() {
-      for (TreePath at = path; at != null; at = at.getParentPath()) {
-        if (at.getLeaf() instanceof ClassTree && trees.element(at) instanceof TypeElement type) {
-          return type;
-        }
-      }
-      return null;
+      return trees.scope(path);
     }
 
     /**

@@ -12,7 +12,6 @@ import paredown.edit.Copied;
 import paredown.edit.Piece;
 import paredown.edit.Written;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.name.TypeNames;
@@ -119,7 +118,7 @@ final class NewClassImports {
 
   private void homes(int from, int until, Set<String> homes) {
     for (Use use : owner.program().uses().within(owner.trees().path(), from, until)) {
-      if (use.kind() == UseKind.NAME || use.isDoc()) {
+      if (use.isName() || use.isDoc()) {
         home(use.key(), homes);
       }
     }

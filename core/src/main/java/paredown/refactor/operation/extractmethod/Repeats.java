@@ -11,7 +11,6 @@ import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.project.SourceFile;
 import paredown.refactor.name.Sight;
 import paredown.refactor.startup.StaticStart;
@@ -65,7 +64,7 @@ final class Repeats {
     Set<String> words = new TreeSet<>();
     int start = part.part().start();
     for (Use use : program.uses().within(part.trees().path(), start, part.part().end())) {
-      if (use.kind() == UseKind.NAME && !use.key().matches("(?:local|field) .*")) {
+      if (use.isName() && !use.key().matches("(?:local|field) .*")) {
         int at = use.offset();
         int end = at;
         String text = part.trees().source().text();

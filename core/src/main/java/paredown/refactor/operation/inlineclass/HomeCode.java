@@ -3,7 +3,6 @@ package paredown.refactor.operation.inlineclass;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -23,8 +22,8 @@ import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.DocReference;
@@ -45,6 +44,8 @@ final class HomeCode {
   private final UnitTrees trees;
   private final Program program;
 
+  private final Cannot cannot;
+
   HomeCode(OwnerClass gone, OwnerClass home, HomeNames names, TypeNames types, Widening widening) {
     this.gone = gone;
     this.home = home;
@@ -53,6 +54,9 @@ final class HomeCode {
     this.widening = widening;
     this.trees = gone.trees();
     this.program = gone.program();
+    this.cannot =
+        new Cannot(
+            "%s cannot be inlined into %s".formatted(gone.writtenName(), home.writtenName()));
   }
 
   /**
@@ -118,9 +122,10 @@ final class HomeCode {
         if (fixed && !around && !CodeElsewhere.isLabel(element, path)) {
           edits.add(elsewhere.qualified(path));
         } else if (!fixed && isOfSelf(path)) {
-          throw refused(
+          throw cannot.because(
+              RefusalKind.THIS_ESCAPES,
               "its code asks its object for " + element.getSimpleName() + ", which any object has",
-              path.getLeaf());
+              trees.place(path.getLeaf()));
         }
       }
 
@@ -168,7 +173,8 @@ final class HomeCode {
         around.getLeaf() instanceof MemberSelectTree
             && !(trees.element(around) instanceof TypeElement);
     if (!asks) {
-      throw refused("its code needs the class itself", path.getLeaf());
+      throw cannot.because(
+          RefusalKind.THIS_ESCAPES, "its code needs the class itself", trees.place(path.getLeaf()));
     }
     int start = trees.start(path.getLeaf());
     Written.Text text = Written.text("");
@@ -184,20 +190,13 @@ final class HomeCode {
         around.getLeaf() instanceof MemberSelectTree && isOwn(trees.element(around))
             || around.getLeaf() instanceof MemberReferenceTree && isOwn(trees.element(around));
     if (!asks && !ofOther) {
-      throw refused(
+      throw cannot.because(
+          RefusalKind.THIS_ESCAPES,
           word.equals("this")
               ? "its code hands out its object"
               : "its code asks for what any object has",
-          path.getLeaf());
+          trees.place(path.getLeaf()));
     }
-  }
-
-  private Refused refused(String why, Tree place) {
-    return Refused.advising(
-        RefusalKind.THIS_ESCAPES,
-        "%s cannot be inlined into %s: %s.".formatted(gone.writtenName(), home.writtenName(), why),
-        "",
-        trees.place(place));
   }
 
   /** Whether a name is asked of the object itself, and not of one of a class within. */

@@ -18,6 +18,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.SuperCall;
@@ -41,6 +42,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
 
   /** Works out what the fields are given. */
   static final class Reading {
+    private final Cannot cannot;
     private final OwnerClass gone;
     private final UnitTrees trees;
     private final Program program;
@@ -51,6 +53,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
      */
     Reading(OwnerClass gone, UnitTrees trees) {
       this.gone = gone;
+      this.cannot = new Cannot("%s cannot be inlined".formatted(gone.writtenName()));
       this.trees = trees;
       this.program = gone.program();
       this.calm = new CalmCalls(program);
@@ -70,7 +73,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
               && tree.getEnclosingExpression() == null
               && gone.element().equals(trees.element(new TreePath(value, tree.getIdentifier())));
       if (!plain) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.OBJECT_NEEDED,
             "its object is not made there, but comes from elsewhere",
             trees.place(value.getLeaf()));
@@ -113,7 +116,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
     private void requireInert(List<TreePath> values) {
       for (TreePath each : values) {
         if (!Shift.isInert(program, calm, each)) {
-          throw refused(
+          throw cannot.because(
               RefusalKind.INITIALISATION_ORDER,
               "what its field begins with would be worked out at another time, and that could show",
               gone.trees().place(each.getLeaf()));
@@ -188,7 +191,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
     private void requireSameType(
         OwnerClass.Method constructor, VariableElement parameter, Element field) {
       if (!program.types().isSameType(parameter.asType(), field.asType())) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.CONSTRUCTOR_SHAPE,
             "%s has another type than the field that it is kept in"
                 .formatted(parameter.getSimpleName()),
@@ -228,7 +231,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
           continue;
         }
         if (index < last) {
-          throw refused(
+          throw cannot.because(
               RefusalKind.CALL_ORDER,
               "what it is given there would be worked out in another order",
               trees.place(made.getLeaf()));
@@ -238,15 +241,10 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
     }
 
     private Refused doesMore(OwnerClass.Method constructor, Tree place) {
-      return refused(
+      return cannot.because(
           RefusalKind.DOES_MORE,
           "its constructor does more than set each field once",
           gone.trees().place(gone.trees().start(place) < 0 ? constructor.tree() : place));
-    }
-
-    private Refused refused(RefusalKind kind, String why, String place) {
-      return Refused.advising(
-          kind, "%s cannot be inlined: %s.".formatted(gone.writtenName(), why), "", place);
     }
   }
 }

@@ -35,8 +35,8 @@ import paredown.edit.Piece;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Unit;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.Rewriting;
@@ -90,6 +90,8 @@ final class Unwrapped {
     }
   }
 
+  private final Cannot cannot;
+
   Unwrapped(
       OwnerClass gone,
       OwnerClass.Field field,
@@ -102,6 +104,7 @@ final class Unwrapped {
     this.standIn = standIn;
     this.edits = edits;
     this.program = gone.program();
+    this.cannot = new Cannot("%s cannot be inlined".formatted(gone.writtenName()));
   }
 
   /** Whether a mention is in the creation of an object, which goes as a whole. */
@@ -109,8 +112,10 @@ final class Unwrapped {
     Tree around = mention.getParentPath().getLeaf();
     if (around instanceof NewClassTree made && made.getIdentifier() == mention.getLeaf()) {
       if (made.getClassBody() != null) {
-        throw refused(
-            RefusalKind.OBJECT_NEEDED, "a class without a name extends it there", trees, around);
+        throw cannot.because(
+            RefusalKind.OBJECT_NEEDED,
+            "a class without a name extends it there",
+            trees.place(around));
       }
       return true;
     }
@@ -120,11 +125,10 @@ final class Unwrapped {
             || around instanceof MemberReferenceTree made
                 && made.getMode() == MemberReferenceTree.ReferenceMode.NEW;
     if (extended) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.OBJECT_NEEDED,
           reference ? "its constructor is handed on there" : "a class extends it there",
-          trees,
-          around);
+          trees.place(around));
     }
     return false;
   }
@@ -234,11 +238,10 @@ final class Unwrapped {
     } else if (around.getLeaf() instanceof MethodInvocationTree) {
       unwraps.add(new Unwrap(trees, around, object));
     } else {
-      throw refused(
+      throw cannot.because(
           RefusalKind.CALL_SHAPE,
           method.getSimpleName() + " is handed on there",
-          trees,
-          path.getLeaf());
+          trees.place(path.getLeaf()));
     }
   }
 
@@ -248,8 +251,10 @@ final class Unwrapped {
     ExpressionTree part = begins ? field.tree().getInitializer() : each.part();
     boolean alone = each.whole().getParentPath().getLeaf() instanceof ExpressionStatementTree;
     if (alone && !Values.isStatement(part)) {
-      throw refused(
-          RefusalKind.CALL_SHAPE, "it is made there for nothing", trees, each.whole().getLeaf());
+      throw cannot.because(
+          RefusalKind.CALL_SHAPE,
+          "it is made there for nothing",
+          trees.place(each.whole().getLeaf()));
     }
     List<Piece> pieces =
         new ArrayList<>(
@@ -297,19 +302,19 @@ final class Unwrapped {
     if (outer instanceof BinaryTree binary) {
       compared(trees, binary);
     } else if (outer instanceof ParenthesizedTree) {
-      throw refused(RefusalKind.VALUE_CHANGES, "it is used as a lock there", trees, here);
+      throw cannot.because(
+          RefusalKind.VALUE_CHANGES, "it is used as a lock there", trees.place(here));
     } else if (outer instanceof MemberSelectTree || outer instanceof MemberReferenceTree) {
       Element member = trees.element(around);
       if (member instanceof ExecutableElement && !asked.containsKey(member)) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.OBJECT_NEEDED,
             "its object is asked for " + member.getSimpleName() + " there",
-            trees,
-            outer);
+            trees.place(outer));
       }
     } else if (asksForEquality(around.getLeaf(), here)) {
-      throw refused(
-          RefusalKind.VALUE_CHANGES, "its object is compared or shown there", trees, here);
+      throw cannot.because(
+          RefusalKind.VALUE_CHANGES, "its object is compared or shown there", trees.place(here));
     } else if (!keepsType(trees, around, here)) {
       gone.assumptions()
           .add(
@@ -335,8 +340,8 @@ final class Unwrapped {
         binary.getLeftOperand().getKind() == Tree.Kind.NULL_LITERAL
             || binary.getRightOperand().getKind() == Tree.Kind.NULL_LITERAL;
     if (!withNull) {
-      throw refused(
-          RefusalKind.VALUE_CHANGES, "its object is compared or shown there", trees, binary);
+      throw cannot.because(
+          RefusalKind.VALUE_CHANGES, "its object is compared or shown there", trees.place(binary));
     }
     gone.assumptions()
         .add(
@@ -384,13 +389,5 @@ final class Unwrapped {
 
   private boolean isGone(TypeMirror type) {
     return gone.element().equals(program.types().asElement(type));
-  }
-
-  private Refused refused(RefusalKind kind, String why, UnitTrees trees, Tree place) {
-    return Refused.advising(
-        kind,
-        "%s cannot be inlined: %s.".formatted(gone.writtenName(), why),
-        "",
-        trees.place(place));
   }
 }

@@ -15,8 +15,8 @@ import paredown.edit.Change;
 import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.program.Use;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.ValueInPlace;
 import paredown.refactor.code.Constants;
@@ -55,6 +55,8 @@ final class InlineFieldPlan {
   private final EditList edits = new EditList();
   private final Map<String, TypeNames> names = new LinkedHashMap<>();
 
+  private final Cannot cannot;
+
   InlineFieldPlan(InlineField arguments, OwnerClass owner, OwnerClass.Field field) {
     this.arguments = arguments;
     this.owner = owner;
@@ -63,6 +65,7 @@ final class InlineFieldPlan {
     this.trees = owner.trees();
     this.calm = new CalmCalls(program);
     this.overruled = new Overruled(arguments.accepted());
+    this.cannot = new Cannot("%s cannot be inlined".formatted(field.name()));
   }
 
   Change change() {
@@ -99,11 +102,6 @@ final class InlineFieldPlan {
         : List.of();
   }
 
-  private Refused refused(RefusalKind kind, String why, String advice, String place) {
-    return Refused.advising(
-        kind, "%s cannot be inlined: %s.".formatted(field.name(), why), advice, place);
-  }
-
   private String place() {
     return trees.place(field.tree());
   }
@@ -117,7 +115,7 @@ final class InlineFieldPlan {
     }
     boolean open = !field.is(Modifier.FINAL) && !field.is(Modifier.PRIVATE);
     if (open) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.VALUE_CHANGES,
           "it is neither final nor private, so that others could set it",
           "Make it final first.",
@@ -129,7 +127,7 @@ final class InlineFieldPlan {
   /** Requires a value that is the same at any time and for any object. */
   private void requireValue() {
     if (field.tree().getInitializer() == null) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.NO_VALUE,
           "it is given its value elsewhere",
           "Name a field that is declared with its value.",
@@ -140,7 +138,7 @@ final class InlineFieldPlan {
     Shift shift = new Shift(program, calm, value, owner.assumptions());
     boolean calmly = Shift.isInert(program, calm, value) && shift.repeated().isEmpty();
     if (!constant && !calmly) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.VALUE_CHANGES,
           "its value could be another one each time that it is worked out",
           "Name a field with a constant value.",
@@ -149,7 +147,7 @@ final class InlineFieldPlan {
     CodeElsewhere.instance(trees, value)
         .ifPresent(
             self -> {
-              throw refused(
+              throw cannot.because(
                   RefusalKind.NEEDS_OWNER,
                   "its value names members of its object",
                   "Name a field with a constant value.",
@@ -166,7 +164,7 @@ final class InlineFieldPlan {
         .repeated(uses.stream().map(MemberUses.MemberUse::path).toList())
         .ifPresent(
             met -> {
-              throw refused(met.kind(), met.why(), "Leave the field.", place());
+              throw cannot.because(met.kind(), met.why(), "Leave the field.", place());
             });
   }
 
@@ -196,7 +194,7 @@ final class InlineFieldPlan {
         .findFirst()
         .ifPresent(
             use -> {
-              throw refused(
+              throw cannot.because(
                   RefusalKind.CALL_SHAPE,
                   "a comment links to it",
                   "Change the comment first.",
@@ -214,14 +212,15 @@ final class InlineFieldPlan {
       boolean reads =
           use.access() == MemberUses.Access.READ || use.access() == MemberUses.Access.LOCK;
       if (!reads) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.VALUE_CHANGES,
             "it is set again",
             "Inline what has one value.",
             use.place());
       }
       if (use.access() == MemberUses.Access.LOCK) {
-        throw refused(RefusalKind.LOCKED, "code locks it", "Leave what is a lock.", use.place());
+        throw cannot.because(
+            RefusalKind.LOCKED, "code locks it", "Leave what is a lock.", use.place());
       }
       requireUnasked(use);
       uses.add(use);
@@ -239,14 +238,14 @@ final class InlineFieldPlan {
       return;
     }
     if (!new Shift(program, calm, asked, owner.assumptions()).isOmissible()) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.RUNS_OFTEN,
           "working out the object that is asked for it could show",
           "Give that object to a variable first.",
           use.place());
     }
     if (NullDoubt.isStated(program, asked)) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.MAYBE_NULL,
           "%s could be null, which would not show any more".formatted(asked.getLeaf()),
           "Check it there first.",
@@ -291,7 +290,7 @@ final class InlineFieldPlan {
     }
     for (Element each : CodeElsewhere.named(trees, value())) {
       if (new Sight(type, program.elements()).hides(each)) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.HIDDEN_FROM_OUTSIDE,
             each.getSimpleName() + " cannot be seen where it is read",
             "Inline " + each.getSimpleName() + " first.",

@@ -12,6 +12,7 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.program.Program;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
@@ -41,7 +42,8 @@ final class MoveDownChecks {
 
   void require(List<MemberUses.MemberUse> uses) {
     if (going.child().element().getKind() != ElementKind.CLASS) {
-      throw refused("It", RefusalKind.TARGET_ELSEWHERE, "only a plain class can have it", here());
+      throw cannot("It")
+          .because(RefusalKind.TARGET_ELSEWHERE, "only a plain class can have it", here());
     }
     going.methods().forEach(this::requireMethod);
     going.fields().forEach(this::requireField);
@@ -54,12 +56,8 @@ final class MoveDownChecks {
     return going.parent().trees().place(going.parent().tree());
   }
 
-  private Refused refused(String member, RefusalKind kind, String why, String place) {
-    return Refused.advising(
-        kind,
-        "%s cannot go down to %s: %s.".formatted(member, going.child().simpleName(), why),
-        "",
-        place);
+  private Cannot cannot(String member) {
+    return new Cannot("%s cannot go down to %s".formatted(member, going.child().simpleName()));
   }
 
   private void requireMethod(OwnerClass.Method method) {
@@ -73,7 +71,7 @@ final class MoveDownChecks {
           place);
     }
     if (method.tree().getBody() == null) {
-      throw refused(name, RefusalKind.NO_BODY, RefusalKind.NO_BODY.why(), place);
+      throw cannot(name).because(RefusalKind.NO_BODY, RefusalKind.NO_BODY.why(), place);
     }
     for (Element other : MethodFamily.of(program, method.element())) {
       if (!other.equals(method.element())) {
@@ -81,12 +79,12 @@ final class MoveDownChecks {
             !(other.getEnclosingElement() instanceof TypeElement type)
                 || !program.declares(type)
                 || program.supertypes(going.parent().element()).contains(type);
-        throw refused(
-            name,
-            above ? RefusalKind.OVERRIDES : RefusalKind.OVERRIDDEN,
-            (above ? "it overrides or implements what %s has" : "%s has one of its own")
-                .formatted(other.getEnclosingElement().getSimpleName()),
-            place);
+        throw cannot(name)
+            .because(
+                above ? RefusalKind.OVERRIDES : RefusalKind.OVERRIDDEN,
+                (above ? "it overrides or implements what %s has" : "%s has one of its own")
+                    .formatted(other.getEnclosingElement().getSimpleName()),
+                place);
       }
     }
   }
@@ -107,7 +105,8 @@ final class MoveDownChecks {
             .filter(each -> each.getKind().isField() && !each.equals(field.element()))
             .anyMatch(each -> each.getSimpleName().contentEquals(field.name()));
     if (hidden) {
-      throw refused(field.name(), RefusalKind.NAME_TAKEN, "it has a field of that name", place);
+      throw cannot(field.name())
+          .because(RefusalKind.NAME_TAKEN, "it has a field of that name", place);
     }
     if (field.tree().getInitializer() == null) {
       return;
@@ -117,11 +116,11 @@ final class MoveDownChecks {
         Constants.unknown(going.parent().trees(), value).isEmpty()
             || Shift.isInert(program, new CalmCalls(program), value);
     if (!inert || CodeElsewhere.instance(going.parent().trees(), value).isPresent()) {
-      throw refused(
-          field.name(),
-          RefusalKind.INITIALISATION_ORDER,
-          "working its value out could show, or needs its object, and would be done later",
-          place);
+      throw cannot(field.name())
+          .because(
+              RefusalKind.INITIALISATION_ORDER,
+              "working its value out could show, or needs its object, and would be done later",
+              place);
     }
   }
 
@@ -132,11 +131,11 @@ final class MoveDownChecks {
             .map(program::declaration)
             .anyMatch(path -> isWithin(use.path(), path));
     if (!along && !isBelow(use)) {
-      throw refused(
-          use.trees().element(use.path()).getSimpleName().toString(),
-          RefusalKind.STILL_USED,
-          "another object than one of %s is asked for it".formatted(going.child().simpleName()),
-          use.place());
+      throw cannot(use.trees().element(use.path()).getSimpleName().toString())
+          .because(
+              RefusalKind.STILL_USED,
+              "another object than one of %s is asked for it".formatted(going.child().simpleName()),
+              use.place());
     }
   }
 

@@ -10,6 +10,7 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.UnusableRequest;
 import paredown.program.Program;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
@@ -34,6 +35,8 @@ final class MoveFieldChecks {
   private final Program program;
   private final UnitTrees trees;
 
+  private final Cannot cannot;
+
   MoveFieldChecks(
       OwnerClass owner, OwnerClass.Field field, OwnerClass target, Overruled overruled) {
     this.owner = owner;
@@ -42,14 +45,8 @@ final class MoveFieldChecks {
     this.overruled = overruled;
     this.program = owner.program();
     this.trees = owner.trees();
-  }
-
-  private Refused refused(RefusalKind kind, String why, String advice) {
-    return Refused.advising(
-        kind,
-        "%s cannot be moved to %s: %s.".formatted(field.name(), target.writtenName(), why),
-        advice,
-        trees.place(field.tree()));
+    this.cannot =
+        new Cannot("%s cannot be moved to %s".formatted(field.name(), target.writtenName()));
   }
 
   void require() {
@@ -59,8 +56,11 @@ final class MoveFieldChecks {
     }
     if (field.element().getKind() == ElementKind.ENUM_CONSTANT
         || owner.element().getKind() == ElementKind.RECORD && !field.is(Modifier.STATIC)) {
-      throw refused(
-          RefusalKind.NEEDS_OWNER, "it is a constant of an enum, or a component of a record", "");
+      throw cannot.because(
+          RefusalKind.NEEDS_OWNER,
+          "it is a constant of an enum, or a component of a record",
+          "",
+          trees.place(field.tree()));
     }
     FieldDeclaration.requireAlone(owner, field, "moved");
     requireTarget();
@@ -76,21 +76,29 @@ final class MoveFieldChecks {
   /** What a field of objects needs besides. */
   private void requireObject() {
     if (target.element().getKind() != ElementKind.CLASS) {
-      throw refused(
-          RefusalKind.TARGET_ELSEWHERE, "only a plain class can have it", "Choose a class.");
+      throw cannot.because(
+          RefusalKind.TARGET_ELSEWHERE,
+          "only a plain class can have it",
+          "Choose a class.",
+          trees.place(field.tree()));
     }
     boolean variable =
         WritableType.variables(field.element().asType()).stream()
             .anyMatch(each -> each.getGenericElement().equals(owner.element()));
     if (variable) {
-      throw refused(RefusalKind.OWNER_TYPE_VARIABLE, RefusalKind.OWNER_TYPE_VARIABLE.why(), "");
+      throw cannot.because(
+          RefusalKind.OWNER_TYPE_VARIABLE,
+          RefusalKind.OWNER_TYPE_VARIABLE.why(),
+          "",
+          trees.place(field.tree()));
     }
     if (field.tree().getInitializer() == null) {
       if (field.is(Modifier.FINAL)) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.CONSTRUCTOR_SHAPE,
             "its class gives it its only value",
-            "Take final away first.");
+            "Take final away first.",
+            trees.place(field.tree()));
       }
       return;
     }
@@ -99,20 +107,22 @@ final class MoveFieldChecks {
         Constants.unknown(trees, value).isEmpty()
             || Shift.isInert(program, new CalmCalls(program), value);
     if (!inert || CodeElsewhere.instance(trees, value).isPresent()) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.INITIALISATION_ORDER,
           "working its value out could show, or needs its object, and would be done at another time",
-          "Give it its value in a constructor first.");
+          "Give it its value in a constructor first.",
+          trees.place(field.tree()));
     }
   }
 
   private void requireTarget() {
     boolean open = !field.is(Modifier.FINAL) && target.element().getKind().isInterface();
     if (open) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.TARGET_ELSEWHERE,
           "an interface has constants only",
-          "Make it final first, or choose a class.");
+          "Make it final first, or choose a class.",
+          trees.place(field.tree()));
     }
   }
 
@@ -125,10 +135,11 @@ final class MoveFieldChecks {
                 each ->
                     each.getKind().isField() && each.getSimpleName().contentEquals(field.name()));
     if (taken) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.NAME_TAKEN,
           "it has a field of that name",
-          "Rename one of the two first: pare rename --help.");
+          "Rename one of the two first: pare rename --help.",
+          trees.place(field.tree()));
     }
   }
 
@@ -143,20 +154,22 @@ final class MoveFieldChecks {
     }
     CalmCalls calm = new CalmCalls(program);
     if (declared && !Shift.isInert(program, calm, value)) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.INITIALISATION_ORDER,
           "working its value out could show, and would be done at another time",
-          "Give it its value in a method first.");
+          "Give it its value in a method first.",
+          trees.place(field.tree()));
     }
     for (Tree member : owner.tree().getMembers()) {
       TreePath path = new TreePath(owner.path(), member);
       boolean sets = isStartOf(path) && calm.effects().of(path).fields().contains(field.element());
       if (sets
           || member instanceof BlockTree && Writes.in(program, path).contains(field.element())) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.INITIALISATION_ORDER,
             "its class sets it when it starts",
-            "Give it its value where it is declared first.");
+            "Give it its value where it is declared first.",
+            trees.place(field.tree()));
       }
     }
     requireQuiet(owner);

@@ -18,7 +18,6 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.DocReference;
@@ -143,8 +142,7 @@ final class MoveTypeEdits {
 
     /** A use of the type by its whole name, in code and in imports. */
     private void qualified(Use use, Set<Integer> removed) {
-      boolean meant =
-          use.kind() == UseKind.NAME && use.key().equals(key) && source.isBehindDot(use.offset());
+      boolean meant = use.isName() && use.key().equals(key) && source.isBehindDot(use.offset());
       int end = use.offset() + owner.simpleName().length();
       if (!meant || removed.contains(end)) {
         return;

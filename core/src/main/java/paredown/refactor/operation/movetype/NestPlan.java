@@ -16,8 +16,8 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.DocsElsewhere;
 import paredown.refactor.carry.Landing;
 import paredown.refactor.carry.Layout;
@@ -45,12 +45,16 @@ final class NestPlan {
   private final Program program;
   private final EditList edits = new EditList();
 
+  private final Cannot cannot;
+
   NestPlan(MoveType arguments, OwnerClass alone, OwnerClass around, SourceIndex index) {
     this.arguments = arguments;
     this.alone = alone;
     this.around = around;
     this.index = index;
     this.program = alone.program();
+    this.cannot =
+        new Cannot("%s cannot stand in %s".formatted(alone.simpleName(), around.writtenName()));
   }
 
   Change change() {
@@ -96,42 +100,52 @@ final class NestPlan {
     return new SpeltName(alone.program().sources(), alone.binaryName(), binary(alone, around));
   }
 
-  private Refused refused(RefusalKind kind, String why, String advice) {
-    return Refused.advising(
-        kind,
-        "%s cannot stand in %s: %s.".formatted(alone.simpleName(), around.writtenName(), why),
-        advice,
-        trees().place(alone.tree()));
-  }
-
   private void require(Overruled overruled) {
     if (trees().unit().tree().getTypeDecls().size() > 1) {
-      throw refused(RefusalKind.SHARED_FILE, "its file holds other types, too", "Part them first.");
+      throw cannot.because(
+          RefusalKind.SHARED_FILE,
+          "its file holds other types, too",
+          "Part them first.",
+          trees().place(alone.tree()));
     }
     boolean taken =
         ElementFilter.typesIn(program.elements().getAllMembers(around.element())).stream()
             .anyMatch(each -> each.getSimpleName().contentEquals(alone.simpleName()));
     if (taken || around.simpleName().equals(alone.simpleName())) {
-      throw refused(
-          RefusalKind.NAME_TAKEN, "there is one of that name", "Rename one of the two first.");
+      throw cannot.because(
+          RefusalKind.NAME_TAKEN,
+          "there is one of that name",
+          "Rename one of the two first.",
+          trees().place(alone.tree()));
     }
     boolean inner =
         around.element().getNestingKind().isNested()
             && !around.element().getModifiers().contains(Modifier.STATIC)
             && around.element().getKind() == ElementKind.CLASS;
     if (inner) {
-      throw refused(RefusalKind.INNER_OBJECT, "each of its objects belongs to another one", "");
+      throw cannot.because(
+          RefusalKind.INNER_OBJECT,
+          "each of its objects belongs to another one",
+          "",
+          trees().place(alone.tree()));
     }
     if (alone.element().getModifiers().contains(Modifier.SEALED)) {
-      throw refused(
-          RefusalKind.TARGET_ELSEWHERE, "a sealed type stays where those are that it permits", "");
+      throw cannot.because(
+          RefusalKind.TARGET_ELSEWHERE,
+          "a sealed type stays where those are that it permits",
+          "",
+          trees().place(alone.tree()));
     }
     boolean test =
         ElementFilter.methodsIn(alone.element().getEnclosedElements()).stream()
             .flatMap(method -> method.getAnnotationMirrors().stream())
             .anyMatch(each -> each.getAnnotationType().toString().startsWith("org.junit."));
     if (test) {
-      throw refused(RefusalKind.FIXED_NAME, "its tests are told by the name of their class", "");
+      throw cannot.because(
+          RefusalKind.FIXED_NAME,
+          "its tests are told by the name of their class",
+          "",
+          trees().place(alone.tree()));
     }
     new NamedFromOutside(alone, "moved", overruled).require(arguments.inStrings());
   }

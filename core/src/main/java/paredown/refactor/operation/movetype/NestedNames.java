@@ -156,20 +156,11 @@ final class NestedNames {
       if (imported) {
         text.name(around.simpleName(), program.symbols().key(around.element()));
       } else {
-        files.of(trees).write(text, around.element(), scope(path));
+        files.of(trees).write(text, around.element(), trees.scope(path));
       }
       text.text(".").name(alone.simpleName(), key, Rewriting.name(trees, start));
       edits.add(
           trees.path(), Rewriting.of(trees, start, trees.end(path.getLeaf()), WHY, text.done()));
-    }
-
-    private TypeElement scope(TreePath path) {
-      for (TreePath at = path; at != null; at = at.getParentPath()) {
-        if (at.getLeaf() instanceof ClassTree && trees.element(at) instanceof TypeElement type) {
-          return type;
-        }
-      }
-      return null;
     }
 
     /** The type in a Javadoc reference stands behind the one around it. */

@@ -13,6 +13,7 @@ import javax.lang.model.element.TypeElement;
 import paredown.program.Program;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
@@ -31,6 +32,8 @@ final class UnnestChecks {
   private final UnitTrees trees;
   private final String here;
 
+  private final Cannot cannot;
+
   UnnestChecks(OwnerClass nested, NewTypeName name, boolean inStrings, Overruled overruled) {
     this.inStrings = inStrings;
     this.nested = nested;
@@ -39,6 +42,7 @@ final class UnnestChecks {
     this.program = nested.program();
     this.trees = nested.trees();
     this.here = trees.place(nested.tree());
+    this.cannot = new Cannot("%s cannot stand alone".formatted(nested.writtenName()));
   }
 
   void require() {
@@ -52,11 +56,6 @@ final class UnnestChecks {
     new NamedFromOutside(nested, "moved", overruled).require(inStrings);
   }
 
-  private Refused refused(RefusalKind kind, String why, String advice, String place) {
-    return Refused.advising(
-        kind, "%s cannot stand alone: %s.".formatted(nested.writtenName(), why), advice, place);
-  }
-
   private void requireOpenAround() {
     for (Element at = nested.element().getEnclosingElement();
         at instanceof TypeElement around;
@@ -67,7 +66,7 @@ final class UnnestChecks {
                   && around.getKind() == ElementKind.CLASS
                   && !around.getModifiers().contains(Modifier.STATIC);
       if (closed) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.NESTED_TYPE,
             "%s, which is around it, is private or belongs to an object"
                 .formatted(around.getSimpleName()),
@@ -126,7 +125,7 @@ final class UnnestChecks {
   }
 
   private Refused inner(String place) {
-    return refused(
+    return cannot.because(
         RefusalKind.INNER_OBJECT,
         "each of its objects belongs to one of the class around it",
         "Let it take what it needs of that in its constructor, and make it static first.",
@@ -169,7 +168,7 @@ final class UnnestChecks {
     TreePath path = program.declaration(type);
     boolean says = path != null && !((ClassTree) path.getLeaf()).getPermitsClause().isEmpty();
     if (!says) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.TARGET_ELSEWHERE,
           "%s is sealed, and permits only what stands in its file".formatted(type.getSimpleName()),
           "Let it say what it permits first.",

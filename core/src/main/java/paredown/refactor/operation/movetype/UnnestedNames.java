@@ -1,6 +1,5 @@
 package paredown.refactor.operation.movetype;
 
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberReferenceTree;
@@ -115,7 +114,7 @@ final class UnnestedNames {
     public Void visitIdentifier(IdentifierTree tree, Void unused) {
       if (trees.end(tree) >= 0 && means(getCurrentPath())) {
         afar |= !near;
-        TypeElement scope = scope(getCurrentPath());
+        TypeElement scope = trees.scope(getCurrentPath());
         boolean own = CodeElsewhere.isWithin(trees, getCurrentPath(), nested.element());
         if (!own && names.isOther(nested.simpleName(), nested.element(), scope)) {
           write(getCurrentPath(), true);
@@ -131,7 +130,7 @@ final class UnnestedNames {
       if (trees.end(tree) >= 0 && means(getCurrentPath())) {
         afar |= !near;
         boolean importing = isImporting();
-        TypeElement scope = scope(getCurrentPath());
+        TypeElement scope = trees.scope(getCurrentPath());
         boolean other = names.isOther(nested.simpleName(), nested.element(), scope);
         write(getCurrentPath(), importing || other);
         needed |= !near && !importing && !other;
@@ -186,15 +185,6 @@ final class UnnestedNames {
         }
       }
       return false;
-    }
-
-    private TypeElement scope(TreePath path) {
-      for (TreePath at = path; at != null; at = at.getParentPath()) {
-        if (at.getLeaf() instanceof ClassTree && trees.element(at) instanceof TypeElement type) {
-          return type;
-        }
-      }
-      return null;
     }
 
     /** Writes the type by its simple name, or by its whole one. */

@@ -14,7 +14,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import paredown.program.UseKind;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.use.OwnerClass;
 
@@ -74,7 +73,7 @@ final class ReadingOrder {
     int start = method.range().declaration();
     int end = method.range().declarationEnd();
     return owner.program().uses().within(owner.trees().path(), start, end).stream()
-        .filter(use -> use.kind() == UseKind.NAME && byKey.containsKey(use.key()))
+        .filter(use -> use.isName() && byKey.containsKey(use.key()))
         .map(use -> byKey.get(use.key()))
         .filter(each -> each != method)
         .distinct()

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import paredown.edit.Assumption;
 import paredown.program.Program;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.startup.Starts;
@@ -24,12 +25,15 @@ final class GivenAlike {
   private final Map<Tree, GivenValue> values = new IdentityHashMap<>();
   private final List<Giving> untraced = new ArrayList<>();
 
+  private final Cannot cannot;
+
   private GivenAlike(MoveParameter arguments, OwnerClass owner, LosingMethods losing) {
     this.arguments = arguments;
     this.owner = owner;
     this.program = owner.program();
     this.losing = losing;
     this.tracing = new Tracing(program);
+    this.cannot = new Cannot("%s cannot be a field".formatted(arguments.parameter()));
   }
 
   /**
@@ -63,14 +67,14 @@ final class GivenAlike {
   private GivenValue value(Giving giving) {
     Optional<GivenValue> value = GivenValue.of(giving.trees(), giving.given());
     if (value.isEmpty()) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.VALUE_CHANGES,
           "a call works it out anew, and another call could come to something else",
           "Give it to a variable first, before the object is made.",
           giving.place());
     }
     if (!Starts.in(program, giving.given()).isEmpty()) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.STARTED_EARLIER,
           "its constant would be worked out earlier, and that shows",
           "Leave the parameter where it is.",
@@ -88,7 +92,7 @@ final class GivenAlike {
     }
     for (TreePath maker : makers) {
       if (!tracing.isSame(value, giving.trees(), giving.asked().orElseThrow(), maker)) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.VALUE_HIDDEN,
             "%s is not known where the object is made, or could be another then"
                 .formatted(value.shown()),
@@ -97,7 +101,7 @@ final class GivenAlike {
       }
       GivenValue known = values.putIfAbsent(maker.getLeaf(), value);
       if (known != null && !known.equals(value)) {
-        throw refused(
+        throw cannot.because(
             RefusalKind.VALUE_CHANGES,
             "one object is given %s and %s".formatted(known.shown(), value.shown()),
             "Leave the parameter where it is.",
@@ -112,7 +116,7 @@ final class GivenAlike {
     }
     Giving first = untraced.get(0);
     if (!arguments.accepted().contains(RefusalKind.OBJECT_UNKNOWN)) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.OBJECT_UNKNOWN,
           "nobody sees which object a call asks, and so what it was made with",
           "Where each object is always given the same, say --accept object-unknown.",
@@ -140,7 +144,7 @@ final class GivenAlike {
         creation.tree(),
         standing.orElseThrow(
             () ->
-                refused(
+                cannot.because(
                     RefusalKind.VALUE_HIDDEN,
                     "an object is made where nothing tells which %s it would be given"
                         .formatted(arguments.parameter()),
@@ -148,10 +152,5 @@ final class GivenAlike {
                         ? "Leave the parameter where it is."
                         : "Have a variable %s in sight there.".formatted(arguments.parameter()),
                     creation.place())));
-  }
-
-  private Refused refused(RefusalKind kind, String why, String advice, String place) {
-    return Refused.advising(
-        kind, "%s cannot be a field: %s.".formatted(arguments.parameter(), why), advice, place);
   }
 }

@@ -22,6 +22,7 @@ import paredown.program.Below;
 import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.LocalUses;
@@ -49,12 +50,15 @@ final class MoveParameterPlan {
   private final EditList edits = new EditList();
   private final FileNames names;
 
+  private final Cannot cannot;
+
   MoveParameterPlan(MoveParameter arguments, OwnerClass owner, LosingMethods losing) {
     this.arguments = arguments;
     this.owner = owner;
     this.program = owner.program();
     this.losing = losing;
     this.names = new FileNames(program, edits);
+    this.cannot = new Cannot("%s cannot be a field".formatted(arguments.parameter()));
   }
 
   Change change() {
@@ -65,9 +69,10 @@ final class MoveParameterPlan {
     requireMadeHere();
     List<Creation> creations = Creation.of(owner);
     if (creations.isEmpty()) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.CALL_SHAPE,
           "nobody here makes a " + owner.simpleName() + ", so that who does could not give it",
+          "Leave the parameter where it is.",
           owner.trees().place(owner.tree()));
     }
     Map<Tree, GivenValue> values = GivenAlike.of(arguments, owner, losing, creations);
@@ -110,9 +115,10 @@ final class MoveParameterPlan {
           "Name a class that has a constructor, and stands within no method.");
     }
     if (owner.isA("java.io.Serializable") || owner.isA("java.lang.Cloneable")) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.SERIALIZED,
           "objects of %s are made without a constructor, too".formatted(owner.simpleName()),
+          "Leave the parameter where it is.",
           owner.trees().place(owner.tree()));
     }
   }
@@ -128,9 +134,10 @@ final class MoveParameterPlan {
         .findFirst()
         .ifPresent(
             annotation -> {
-              throw refused(
+              throw cannot.because(
                   RefusalKind.MAPPED_CLASS,
                   "an annotation says that something outside makes its objects",
+                  "Leave the parameter where it is.",
                   owner.trees().place(annotation));
             });
   }
@@ -152,10 +159,11 @@ final class MoveParameterPlan {
         .findFirst()
         .ifPresent(
             below -> {
-              throw refused(
+              throw cannot.because(
                   RefusalKind.CONSTRUCTOR_SHAPE,
                   "%s extends %s, and its constructor would have to give it"
                       .formatted(below.getSimpleName(), owner.simpleName()),
+                  "Leave the parameter where it is.",
                   UnitTrees.place(program, below).orElse(owner.trees().place(owner.tree())));
             });
   }
@@ -163,25 +171,22 @@ final class MoveParameterPlan {
   private void requireOpenHead(OwnerClass.Method constructor) {
     boolean varies = constructor.element().isVarArgs();
     if (varies) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.CONSTRUCTOR_SHAPE,
           "a constructor takes its last parameter in pieces",
+          "Leave the parameter where it is.",
           owner.trees().place(constructor.tree()));
     }
     new FixedHead(program, owner.trees().place(owner.tree()))
         .of(constructor.element(), List.of())
         .ifPresent(
             met -> {
-              throw refused(met.kind(), "of its constructor, " + met.why(), met.place());
+              throw cannot.because(
+                  met.kind(),
+                  "of its constructor, " + met.why(),
+                  "Leave the parameter where it is.",
+                  met.place());
             });
-  }
-
-  private Refused refused(RefusalKind kind, String why, String place) {
-    return Refused.advising(
-        kind,
-        "%s cannot be a field: %s.".formatted(arguments.parameter(), why),
-        "Leave the parameter where it is.",
-        place);
   }
 
   /** The keys of the constructors, and what they are then. */

@@ -17,8 +17,8 @@ import paredown.edit.Change;
 import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.program.Use;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -105,8 +105,8 @@ final class RemoveMemberPlan {
         .toList();
   }
 
-  private Refused refused(RefusalKind kind, String member, String why, String advice, String at) {
-    return Refused.advising(kind, "%s cannot be removed: %s.".formatted(member, why), advice, at);
+  private static Cannot cannot(String member) {
+    return new Cannot("%s cannot be removed".formatted(member));
   }
 
   private void requireUnseen(OwnerClass.Field field) {
@@ -115,23 +115,23 @@ final class RemoveMemberPlan {
         field.element().getKind() == ElementKind.ENUM_CONSTANT
             || owner.element().getKind() == ElementKind.RECORD && !field.is(Modifier.STATIC);
     if (component) {
-      throw refused(
-          RefusalKind.NOT_A_CLASS,
-          field.name(),
-          "it is a constant of an enum, or a component of a record",
-          "",
-          place);
+      throw cannot(field.name())
+          .because(
+              RefusalKind.NOT_A_CLASS,
+              "it is a constant of an enum, or a component of a record",
+              "",
+              place);
     }
     FieldOnlookers.requireNone(owner, field, overruled, "removed");
     if (field.tree().getInitializer() != null
         && !isOmissible(
             new TreePath(field.path(), field.tree().getInitializer()), field.element().asType())) {
-      throw refused(
-          RefusalKind.RUNS_OFTEN,
-          field.name(),
-          "working its first value out does something, or could fail",
-          "Do that in a statement of its own first.",
-          place);
+      throw cannot(field.name())
+          .because(
+              RefusalKind.RUNS_OFTEN,
+              "working its first value out does something, or could fail",
+              "Do that in a statement of its own first.",
+              place);
     }
   }
 
@@ -144,32 +144,28 @@ final class RemoveMemberPlan {
   private void requireUntied(OwnerClass.Method method) {
     String place = owner.source().place(method.range().declaration());
     if (MethodFamily.of(program, method.element()).size() > 1) {
-      throw refused(
-          RefusalKind.OVERRIDES,
-          method.name(),
-          "others that it overrides, or that override it, dispatch together with it",
-          "",
-          place);
+      throw cannot(method.name())
+          .because(
+              RefusalKind.OVERRIDES,
+              "others that it overrides, or that override it, dispatch together with it",
+              "",
+              place);
     }
     if (Ties.isCalledByName(method.name()) || method.is(Modifier.NATIVE)) {
-      throw refused(
-          RefusalKind.FIXED_NAME,
-          method.name(),
-          "somebody outside the sources calls it",
-          "",
-          place);
+      throw cannot(method.name())
+          .because(RefusalKind.FIXED_NAME, "somebody outside the sources calls it", "", place);
     }
     Optional<AnnotationTree> telling =
         Remarks.telling(owner, method.path(), method.tree().getModifiers(), name -> false)
             .filter(each -> !overruled.overrules(RefusalKind.MAPPED_FIELD))
             .findFirst();
     if (telling.isPresent()) {
-      throw refused(
-          RefusalKind.MAPPED_FIELD,
-          method.name(),
-          "its annotation says that something outside the code calls it",
-          "If that does not matter here, say --accept mapped-field.",
-          owner.trees().place(telling.get()));
+      throw cannot(method.name())
+          .because(
+              RefusalKind.MAPPED_FIELD,
+              "its annotation says that something outside the code calls it",
+              "If that does not matter here, say --accept mapped-field.",
+              owner.trees().place(telling.get()));
     }
   }
 
@@ -191,14 +187,16 @@ final class RemoveMemberPlan {
   private void test(String name, MemberUses.MemberUse use) {
     Optional<TestsOf> test = TestsOf.around(use);
     if (test.isEmpty() || !arguments.withTests()) {
-      throw refused(
-          RefusalKind.STILL_USED,
-          name,
-          test.isEmpty()
-              ? "a test class uses it outside of a test"
-              : "a test uses it, " + test.get().name().replaceAll("^.*\\.", ""),
-          test.isEmpty() ? "Take it out there first." : "--with-tests takes such tests away, too.",
-          use.place());
+      throw cannot(name)
+          .because(
+              RefusalKind.STILL_USED,
+              test.isEmpty()
+                  ? "a test class uses it outside of a test"
+                  : "a test uses it, " + test.get().name().replaceAll("^.*\\.", ""),
+              test.isEmpty()
+                  ? "Take it out there first."
+                  : "--with-tests takes such tests away, too.",
+              use.place());
     }
     tests.putIfAbsent(test.get().name(), test.get());
   }
@@ -216,7 +214,7 @@ final class RemoveMemberPlan {
                 new TreePath(around, ((AssignmentTree) around.getLeaf()).getExpression()),
                 use.trees().element(use.path()).asType());
     if (!statement) {
-      throw refused(RefusalKind.STILL_USED, name, "it is used there", "", use.place());
+      throw cannot(name).because(RefusalKind.STILL_USED, "it is used there", "", use.place());
     }
     int[] gone = trees.leaving(around.getParentPath().getLeaf());
     edits.add(trees.path(), Rewriting.of(trees, gone[0], gone[1], "nothing reads it").proving(WHY));
@@ -236,12 +234,12 @@ final class RemoveMemberPlan {
                 && !going.holds(use.file(), use.offset())
                 && tests.values().stream().noneMatch(test -> isIn(test, use));
         if (stays) {
-          throw refused(
-              RefusalKind.STILL_USED,
-              each.getSimpleName().toString(),
-              "a comment refers to it",
-              "Take that out first.",
-              program.unit(use.file()).orElseThrow().source().place(use.offset()));
+          throw cannot(each.getSimpleName().toString())
+              .because(
+                  RefusalKind.STILL_USED,
+                  "a comment refers to it",
+                  "Take that out first.",
+                  program.unit(use.file()).orElseThrow().source().place(use.offset()));
         }
       }
     }

@@ -63,7 +63,7 @@ final class RenameEdits {
         (element, key) -> {
           if (isLocal(key) || element.getKind() == ElementKind.TYPE_PARAMETER) {
             program.uses().of(key).stream()
-                .filter(use -> use.kind() == UseKind.NAME)
+                .filter(use -> use.isName())
                 .forEach(use -> say(owner.trees(), use.offset(), ""));
           } else {
             members.put(element, key);
@@ -122,7 +122,7 @@ final class RenameEdits {
     List<Use> here = program.uses().within(trees.path(), offset, offset + 1);
     Use name = null;
     for (Use use : here) {
-      if (use.kind() == UseKind.NAME) {
+      if (use.isName()) {
         name = use;
       } else if (use.kind() == UseKind.RECEIVER && !qualifier.isEmpty()) {
         Shadows.write(text, use, qualifier);

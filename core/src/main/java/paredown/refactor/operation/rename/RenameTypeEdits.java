@@ -9,7 +9,6 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.use.DocMentions;
 import paredown.refactor.use.OwnerClass;
@@ -44,7 +43,7 @@ final class RenameTypeEdits {
       program
           .uses()
           .in(unit.path())
-          .filter(use -> use.kind() == UseKind.NAME && use.key().equals(key))
+          .filter(use -> use.isName() && use.key().equals(key))
           .forEach(use -> note(unit.path(), use.offset()));
     }
     DocMentions.of(program, owner.element())
@@ -71,7 +70,7 @@ final class RenameTypeEdits {
     Written.Text text = Written.text("");
     boolean said = false;
     for (Use use : program.uses().within(file, offset, offset + 1)) {
-      if (use.kind() == UseKind.NAME && use.key().equals(key)) {
+      if (use.isName() && use.key().equals(key)) {
         said = true;
         text.name(name, key, use.place());
       } else {

@@ -20,6 +20,7 @@ import javax.lang.model.util.ElementFilter;
 import paredown.program.Below;
 import paredown.program.Program;
 import paredown.project.SourceFile;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
@@ -101,9 +102,8 @@ final class MoveUpChecks {
     requireAbstractable();
   }
 
-  private static Refused refused(
-      RefusalKind kind, String member, String why, String advice, String place) {
-    return Refused.advising(kind, "%s cannot go up: %s.".formatted(member, why), advice, place);
+  private static Cannot cannot(String member) {
+    return new Cannot("%s cannot go up".formatted(member));
   }
 
   private void requirePlain(OwnerClass owner) {
@@ -112,12 +112,12 @@ final class MoveUpChecks {
         type.getNestingKind() != NestingKind.TOP_LEVEL
             && !type.getModifiers().contains(Modifier.STATIC);
     if (type.getKind() != ElementKind.CLASS || inner) {
-      throw refused(
-          inner ? RefusalKind.INNER_OBJECT : RefusalKind.NOT_A_CLASS,
-          "What " + owner.writtenName() + " has",
-          inner ? "its objects belong to one of the class around it" : "it is no plain class",
-          "",
-          owner.trees().place(owner.tree()));
+      throw cannot("What " + owner.writtenName() + " has")
+          .because(
+              inner ? RefusalKind.INNER_OBJECT : RefusalKind.NOT_A_CLASS,
+              inner ? "its objects belong to one of the class around it" : "it is no plain class",
+              "",
+              owner.trees().place(owner.tree()));
     }
   }
 
@@ -125,12 +125,12 @@ final class MoveUpChecks {
     SourceFile home = file(parent);
     for (OwnerClass owner : common.owners()) {
       if (!file(owner).module().equals(home.module()) || file(owner).kind() != home.kind()) {
-        throw refused(
-            RefusalKind.SEVERAL_MODULES,
-            "What " + owner.writtenName() + " has",
-            parent.writtenName() + " is in another module of the build, or not beside it",
-            "Put a new class above them: --name NAME.",
-            owner.trees().place(owner.tree()));
+        throw cannot("What " + owner.writtenName() + " has")
+            .because(
+                RefusalKind.SEVERAL_MODULES,
+                parent.writtenName() + " is in another module of the build, or not beside it",
+                "Put a new class above them: --name NAME.",
+                owner.trees().place(owner.tree()));
       }
     }
   }
@@ -149,12 +149,12 @@ final class MoveUpChecks {
       requireShared(owner, field, constant);
     }
     if (value != null && !constant && !Shift.isInert(program, new CalmCalls(program), path)) {
-      throw refused(
-          RefusalKind.INITIALISATION_ORDER,
-          field.name(),
-          "working its value out could show, and would be done before the constructors above",
-          "Give it its value in a method first.",
-          place);
+      throw cannot(field.name())
+          .because(
+              RefusalKind.INITIALISATION_ORDER,
+              "working its value out could show, and would be done before the constructors above",
+              "Give it its value in a method first.",
+              place);
     }
   }
 
@@ -167,28 +167,29 @@ final class MoveUpChecks {
         owner.initialisers().stream()
             .anyMatch(each -> Writes.in(program, each.path()).contains(field.element()));
     if (!common.siblings().isEmpty() || set) {
-      throw refused(
-          RefusalKind.STATIC_CONTEXT,
-          field.name(),
-          set
-              ? "its class sets it when it starts"
-              : "each class has one of its own, and then there would be one for all",
-          "Leave it where it is.",
-          owner.trees().place(field.tree()));
+      throw cannot(field.name())
+          .because(
+              RefusalKind.STATIC_CONTEXT,
+              set
+                  ? "its class sets it when it starts"
+                  : "each class has one of its own, and then there would be one for all",
+              "Leave it where it is.",
+              owner.trees().place(field.tree()));
     }
   }
 
   private void requireBody(OwnerClass owner, OwnerClass.Method method) {
     String place = owner.source().place(method.range().declaration());
     if (method.tree().getBody() == null) {
-      throw refused(RefusalKind.NO_BODY, method.name(), "it has no body of its own", "", place);
+      throw cannot(method.name())
+          .because(RefusalKind.NO_BODY, "it has no body of its own", "", place);
     }
     if (Ties.isCalledByName(method.name())) {
-      throw refused(
-          RefusalKind.FIXED_NAME, method.name(), "the platform looks for it there", "", place);
+      throw cannot(method.name())
+          .because(RefusalKind.FIXED_NAME, "the platform looks for it there", "", place);
     }
     if (method.is(Modifier.STATIC) && method.is(Modifier.SYNCHRONIZED)) {
-      throw refused(RefusalKind.LOCKED, method.name(), "it locks its class", "", place);
+      throw cannot(method.name()).because(RefusalKind.LOCKED, "it locks its class", "", place);
     }
   }
 
@@ -203,12 +204,12 @@ final class MoveUpChecks {
             .filter(each -> !overruled.overrules(RefusalKind.MAPPED_FIELD))
             .findFirst();
     if (telling.isPresent()) {
-      throw refused(
-          RefusalKind.MAPPED_FIELD,
-          method.name(),
-          RefusalKind.MAPPED_FIELD.why(),
-          "If that does not matter here, say --accept mapped-field.",
-          owner.trees().place(telling.get()));
+      throw cannot(method.name())
+          .because(
+              RefusalKind.MAPPED_FIELD,
+              RefusalKind.MAPPED_FIELD.why(),
+              "If that does not matter here, say --accept mapped-field.",
+              owner.trees().place(telling.get()));
     }
   }
 
@@ -241,9 +242,9 @@ final class MoveUpChecks {
       try {
         new EarlyUses(Leaving.of(owner, given, List.of()), null).requireQuietSuperclass();
       } catch (Refused early) {
-        throw refused(
+        throw cannot(given.get(0))
+            .because(
                 early.kind(),
-                given.get(0),
                 "a constructor above comes to it, and would find its value there already",
                 "Take what is called out of that constructor first.",
                 "")

@@ -27,8 +27,8 @@ import paredown.program.Sources;
 import paredown.program.Symbols;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.code.Rewriting;
@@ -120,18 +120,19 @@ record NewParent(ExtractSuperclass whole) implements Step {
               .assuming(first.assumptions().all()));
     }
 
-    private Refused refused(RefusalKind kind, String why, String advice, OwnerClass owner) {
-      return Refused.advising(
-          kind,
-          "%s cannot get a new superclass: %s.".formatted(owner.writtenName(), why),
-          advice,
-          owner.trees().place(owner.tree()));
+    private static Cannot cannot(OwnerClass owner) {
+      return new Cannot("%s cannot get a new superclass".formatted(owner.writtenName()));
     }
 
     private void requirePlain(OwnerClass owner) {
       TypeElement type = owner.element();
       if (type.getKind() != ElementKind.CLASS) {
-        throw refused(RefusalKind.NOT_A_CLASS, "only a plain class can extend another", "", owner);
+        throw cannot(owner)
+            .because(
+                RefusalKind.NOT_A_CLASS,
+                "only a plain class can extend another",
+                "",
+                owner.trees().place(owner.tree()));
       }
       if (!program.types().isSameType(type.getSuperclass(), first.element().getSuperclass())) {
         throw new UnusableRequest(
@@ -140,25 +141,28 @@ record NewParent(ExtractSuperclass whole) implements Step {
             "Name classes that do.");
       }
       if (!WritableType.variables(type.getSuperclass()).isEmpty()) {
-        throw refused(
-            RefusalKind.OWNER_TYPE_VARIABLE,
-            "what it extends depends on its type variables",
-            "",
-            owner);
+        throw cannot(owner)
+            .because(
+                RefusalKind.OWNER_TYPE_VARIABLE,
+                "what it extends depends on its type variables",
+                "",
+                owner.trees().place(owner.tree()));
       }
       if (!owner.packageName().equals(home)) {
-        throw refused(
-            RefusalKind.OTHER_PACKAGE,
-            "it is in another package than " + first.writtenName(),
-            "Move one of them first: pare move class --help.",
-            owner);
+        throw cannot(owner)
+            .because(
+                RefusalKind.OTHER_PACKAGE,
+                "it is in another package than " + first.writtenName(),
+                "Move one of them first: pare move class --help.",
+                owner.trees().place(owner.tree()));
       }
       if (above().getModifiers().contains(Modifier.SEALED)) {
-        throw refused(
-            RefusalKind.TARGET_ELSEWHERE,
-            above().getSimpleName() + " is sealed, and permits only the classes that it names",
-            "Leave --name out, so that the members go up to it.",
-            owner);
+        throw cannot(owner)
+            .because(
+                RefusalKind.TARGET_ELSEWHERE,
+                above().getSimpleName() + " is sealed, and permits only the classes that it names",
+                "Leave --name out, so that the members go up to it.",
+                owner.trees().place(owner.tree()));
       }
       boolean stored =
           !extendsNothing()
@@ -169,8 +173,12 @@ record NewParent(ExtractSuperclass whole) implements Step {
                       above().asType(),
                       program.elements().getTypeElement("java.io.Serializable").asType());
       if (stored) {
-        throw refused(
-            RefusalKind.SERIALIZED, "it is serializable, and what it extends is not", "", owner);
+        throw cannot(owner)
+            .because(
+                RefusalKind.SERIALIZED,
+                "it is serializable, and what it extends is not",
+                "",
+                owner.trees().place(owner.tree()));
       }
     }
 
@@ -211,8 +219,7 @@ record NewParent(ExtractSuperclass whole) implements Step {
         boolean calls =
             use.key().startsWith(prefix)
                 && (use.kind() == UseKind.IMPLICIT_SUPER
-                    || use.kind() == UseKind.NAME
-                        && owner.source().text().startsWith("super", use.offset()));
+                    || use.isName() && owner.source().text().startsWith("super", use.offset()));
         if (calls && isOf(owner, use)) {
           called(owner, use);
         }
@@ -242,7 +249,7 @@ record NewParent(ExtractSuperclass whole) implements Step {
       int end = owner.source().codeTokenFrom(use.offset()).end();
       String word = owner.source().slice(use.offset(), end);
       Written.Text text = Written.text("");
-      if (use.kind() == UseKind.NAME) {
+      if (use.isName()) {
         text.name(word, key, use.place());
       } else {
         text.here(UseKind.IMPLICIT_SUPER, key, use.place()).text(word);

@@ -13,7 +13,6 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -75,7 +74,7 @@ record BeginValue(ExtractValue whole) implements StepOf {
       }
       written.text(source.slice(at, use.offset()));
       at = use.offset();
-      if (use.kind() != UseKind.NAME) {
+      if (!use.isName()) {
         written.here(use.kind(), use.key());
         continue;
       }
@@ -112,8 +111,7 @@ record BeginValue(ExtractValue whole) implements StepOf {
     return program
         .uses()
         .in(path)
-        .sorted(
-            Comparator.comparingInt(Use::offset).thenComparing(use -> use.kind() == UseKind.NAME))
+        .sorted(Comparator.comparingInt(Use::offset).thenComparing(use -> use.isName()))
         .toList();
   }
 }

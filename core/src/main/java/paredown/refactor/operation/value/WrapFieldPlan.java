@@ -20,6 +20,7 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Brackets;
@@ -51,6 +52,8 @@ final class WrapFieldPlan {
   private final EditList edits = new EditList();
   private final ValueType type;
 
+  private final Cannot cannot;
+
   WrapFieldPlan(
       ExtractValue arguments,
       OwnerClass owner,
@@ -69,6 +72,7 @@ final class WrapFieldPlan {
             program.elements().getTypeElement(name.qualified()),
             new FileNames(program, edits),
             edits);
+    this.cannot = new Cannot("%s cannot be a value of its own".formatted(field.name()));
   }
 
   Change change() {
@@ -177,13 +181,9 @@ final class WrapFieldPlan {
       }
       case UPDATE -> update(use);
       default ->
-          throw refused(RefusalKind.LOCKED, "it is locked, or closed as a resource", use.place());
+          throw cannot.because(
+              RefusalKind.LOCKED, "it is locked, or closed as a resource", use.place());
     }
-  }
-
-  private Refused refused(RefusalKind kind, String why, String place) {
-    return Refused.advising(
-        kind, "%s cannot be a value of its own: %s.".formatted(field.name(), why), "", place);
   }
 
   /** The field by its name; it is asked for its value, or not. */
@@ -219,7 +219,7 @@ final class WrapFieldPlan {
   private void requireStatement(MemberUses.MemberUse use) {
     TreePath set = use.path().getParentPath();
     if (!(set.getParentPath().getLeaf() instanceof ExpressionStatementTree)) {
-      throw refused(RefusalKind.CALL_SHAPE, "it is set within an expression", use.place());
+      throw cannot.because(RefusalKind.CALL_SHAPE, "it is set within an expression", use.place());
     }
   }
 
@@ -237,7 +237,7 @@ final class WrapFieldPlan {
       plain &= !narrows(path, compound.getExpression());
     }
     if (!plain) {
-      throw refused(
+      throw cannot.because(
           RefusalKind.CALL_SHAPE, "it is counted on in a way that narrows it", use.place());
     }
     Written.Text text = Written.text("");
@@ -281,7 +281,7 @@ final class WrapFieldPlan {
       int at = trees.start(select.getExpression());
       for (Use each : program.uses().within(trees.path(), at, at + 1)) {
         Use.Place place = first ? each.place() : null;
-        if (each.kind() != UseKind.NAME) {
+        if (!each.isName()) {
           text.hereStill(each.kind(), each.key(), place);
         } else if (each.key().startsWith("local ")) {
           text.local(select.getExpression().toString(), place);
