@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import paredown.refactor.Refactoring;
 import paredown.refactor.asked.Choice;
 import paredown.refactor.asked.Given;
 import paredown.refactor.asked.Operation;
@@ -68,7 +69,20 @@ final class OperationCommand extends ChangeCommand {
 
   @Override
   Preview preview(Session session) {
-    return session.preview(given());
+    return session.preview(given(), refactoring -> answered(session, refactoring));
+  }
+
+  /** The same, where somebody can be asked and has said what only a person knows. */
+  private Refactoring answered(Session session, Refactoring refactoring) {
+    if (!terminal().canAsk()) {
+      return refactoring;
+    }
+    List<Refactoring.Question> questions = session.questions(refactoring);
+    if (questions.isEmpty()) {
+      return refactoring;
+    }
+    quiet();
+    return refactoring.without(new Asking(terminal()).denied(questions));
   }
 
   private Given given() {

@@ -12,15 +12,17 @@ final class Terminal {
 
   private final Shown out;
   private final Shown err;
+  private final boolean inIsTerminal;
   private final boolean outIsTerminal;
   private final boolean errIsTerminal;
   private final int width;
 
-  private Terminal(Shown out, Shown err, boolean outIsTerminal, boolean errIsTerminal, int width) {
+  private Terminal(Shown out, Shown err, String streams, int width) {
     this.out = out;
     this.err = err;
-    this.outIsTerminal = outIsTerminal;
-    this.errIsTerminal = errIsTerminal;
+    this.inIsTerminal = streams.contains("0");
+    this.outIsTerminal = streams.contains("1");
+    this.errIsTerminal = streams.contains("2");
     this.width = width;
   }
 
@@ -30,8 +32,7 @@ final class Terminal {
     return new Terminal(
         Shown.on(FileDescriptor.out, streams.contains("1")),
         Shown.on(FileDescriptor.err, streams.contains("2")),
-        streams.contains("1"),
-        streams.contains("2"),
+        streams,
         columns >= 40 ? columns : PIPE_WIDTH);
   }
 
@@ -41,6 +42,11 @@ final class Terminal {
 
   Shown err() {
     return err;
+  }
+
+  /** Whether somebody sits there who can be asked. */
+  boolean canAsk() {
+    return inIsTerminal && errIsTerminal;
   }
 
   boolean outIsTerminal() {

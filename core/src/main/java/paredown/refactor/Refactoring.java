@@ -20,6 +20,33 @@ public interface Refactoring {
    */
   Planned plan(Sources sources, SourceIndex index) throws Refused;
 
+  /** What only a person can say before it is planned; mostly nothing. */
+  default List<Question> questions(Sources sources, SourceIndex index) {
+    return List.of();
+  }
+
+  /**
+   * The same, where somebody was asked.
+   *
+   * @param no the questions that were denied
+   */
+  default Refactoring without(List<Question> no) {
+    return this;
+  }
+
+  /**
+   * A question that can be answered with yes or no.
+   *
+   * @param place what it is about, {@code FILE:LINE}
+   * @param asks the question, one sentence
+   * @param code the lines that it is about, as they stand
+   */
+  record Question(String place, String asks, List<String> code) {
+    public Question {
+      code = List.copyOf(code);
+    }
+  }
+
   /** The steps that it is made of; empty where it is one by itself. */
   default Optional<Steps> steps(Sources sources) {
     return Optional.empty();

@@ -38,11 +38,16 @@ final class KnownThing {
           Map.entry("Size", Set.of("width", "height", "length")),
           Map.entry("Colour", Set.of("red", "green", "blue", "alpha")),
           Map.entry("Margins", Set.of("top", "left", "bottom", "right")),
+          Map.entry("Date", Set.of("year", "month", "day")),
+          Map.entry("Time", Set.of("day", "hour", "minute", "second", "millisecond", "nano")),
+          Map.entry("Locale", Set.of("language", "country", "variant", "script")),
           Map.entry("Money", Set.of("amount", "currency")),
           Map.entry("Contact", Set.of("phone", "email", "fax", "mail", "mobile", "telephone")),
           Map.entry("Credentials", Set.of("user", "username", "login", "password")),
           Map.entry("Endpoint", Set.of("host", "port", "scheme")),
           Map.entry("Version", Set.of("major", "minor", "patch")));
+
+  private static final Set<List<String>> AXES = Set.of(List.of("x"), List.of("y"));
 
   private KnownThing() {}
 
@@ -69,6 +74,9 @@ final class KnownThing {
       } else {
         others.add(member);
       }
+    }
+    if (name.equals("Range") && others.isEmpty() && rests.equals(AXES)) {
+      return Optional.of("Bounds");
     }
     boolean one = members.size() - others.size() >= 2 && others.size() <= 1 && rests.size() == 1;
     if (!one) {

@@ -21,8 +21,10 @@ import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.plan.Judged;
 import paredown.smell.Finding;
+import paredown.smell.Form;
 import paredown.smell.Grounds;
 import paredown.text.Counted;
+import paredown.text.NameWords;
 
 /**
  * Remedies are the candidates of a finding, planned on the program.
@@ -84,6 +86,14 @@ public record Remedies(List<Remedy> found, List<Dropped> dropped, List<Candidate
               new Dropped(candidate.cure().says(), "a name would not mean what it means now."));
           continue;
         }
+        if (finding.form() == Form.FIELDS && isBag(candidate)) {
+          dropped.add(
+              new Dropped(
+                  candidate.cure().says(),
+                  "no method would go with its fields, so that it would only hold them. Give it one"
+                      + " first: extract the code that lives on them alone."));
+          continue;
+        }
         Optional<Finding> after = aftermath.of(finding, remedy.change());
         if (after.filter(each -> !Aftermath.isLighter(each, finding)).isEmpty()) {
           found.add(remedy.weighing(finding.weight(), after.map(Finding::weight).orElse(0)));
@@ -104,6 +114,15 @@ public record Remedies(List<Remedy> found, List<Dropped> dropped, List<Candidate
         Comparator.comparing((Remedy remedy) -> remedy.conditions().size())
             .thenComparing(remedy -> remedy.effect().figures().get(0).after()));
     return new Remedies(found, dropped, untried);
+  }
+
+  /**
+   * Whether a class would be taken out that does nothing, and whose fields do not say what it is.
+   */
+  private static boolean isBag(Candidate candidate) {
+    return candidate.cure() instanceof Cure.Extract extract
+        && extract.refactoring().methods().isEmpty()
+        && NameWords.shared(extract.refactoring().fields()).isEmpty();
   }
 
   /** Plans a candidate, accepting what a person may accept. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
@@ -173,8 +174,17 @@ public final class Session {
     return previews().of(refactoring);
   }
 
-  /** Plans an operation as it is asked for. */
-  public Preview preview(Given given) {
+  /** What only a person can say before a refactoring is planned. */
+  public List<Refactoring.Question> questions(Refactoring refactoring) {
+    return refactoring.questions(sources(), sources().index());
+  }
+
+  /**
+   * Plans an operation as it is asked for.
+   *
+   * @param asking answers the questions that the operation has, given those that are denied
+   */
+  public Preview preview(Given given, UnaryOperator<Refactoring> asking) {
     if (given.has(Operation.STAGES)) {
       MemberName method = given.member("method", "FerryDesk#receipt");
       return previews().stages(method.type(), method.member());
@@ -187,7 +197,7 @@ public final class Session {
       }
       return previews().groups(survey(), given.subject());
     }
-    return preview(given.refactoring());
+    return preview(asking.apply(given.refactoring()));
   }
 
   /** The findings that the project lives with. */

@@ -26,6 +26,7 @@ import paredown.smell.Grounds;
 import paredown.smell.Limits;
 import paredown.smell.Smell;
 import paredown.text.Listed;
+import paredown.text.NameWords;
 
 /**
  * Field clumps are fields of one class that are always used together: every method that uses one of
@@ -89,9 +90,16 @@ public final class FieldClumps implements Detector {
             .map(part -> withoutLoners(part, fieldsOf))
             .filter(part -> part.size() >= limits.clumpFields() && isPart(part, names, fieldsOf))
             .filter(part -> users(part, fieldsOf).size() >= limits.clumpMethods())
+            .filter(part -> isOneThing(part, fieldsOf))
             .map(part -> finding(type, part, fieldsOf, limits))
             .sorted(Comparator.comparing(Finding::id))
             .toList();
+  }
+
+  /** Some method could go along, for it needs nothing else; or their names say what they are. */
+  private static boolean isOneThing(Set<String> part, Map<String, Set<String>> fieldsOf) {
+    return NameWords.shared(List.copyOf(part)).isPresent()
+        || fieldsOf.values().stream().anyMatch(part::containsAll);
   }
 
   /** Half of a class at most, or two thirds where each other field has a life without them. */
@@ -251,7 +259,7 @@ public final class FieldClumps implements Detector {
     return new Finding(
         Smell.DATA_CLUMP,
         Form.FIELDS,
-        weight(fields.size(), users.size()),
+        weight(fields.size(), users.size()) - mixed(users, group, fieldsOf),
         type.name(),
         fields,
         fields,
@@ -260,6 +268,13 @@ public final class FieldClumps implements Detector {
         "%s of %s are one thing without a name."
             .formatted(Listed.of(fields), Finding.shortName(type.name())),
         Evidence.of(figures, "Every method that uses one of them uses another:", rows));
+  }
+
+  /** The weight that goes, up to 12, where methods use other fields of the class with them. */
+  private static int mixed(
+      List<String> users, Set<String> group, Map<String, Set<String>> fieldsOf) {
+    long mixed = users.stream().filter(user -> !group.containsAll(fieldsOf.get(user))).count();
+    return (int) (12 * mixed / users.size());
   }
 
   /** 20, and more for every field and every method: up to 25 for fields and 25 for methods. */

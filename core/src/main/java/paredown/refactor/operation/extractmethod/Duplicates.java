@@ -7,6 +7,8 @@ public enum Duplicates {
   ANY,
   /** All of the class. */
   ALL,
+  /** Those of the class that somebody says yes to when asked. */
+  ASK,
   /** All of the project; the method belongs to the class then, and needs no object. */
   PROJECT;
 

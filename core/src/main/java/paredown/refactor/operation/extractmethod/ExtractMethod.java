@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import paredown.UnusableRequest;
 import paredown.gate.Verdict;
 import paredown.program.Program;
 import paredown.program.RecentPrograms;
@@ -31,7 +33,7 @@ import paredown.refactor.plan.Rounds;
  * @param place where they stand, as it is typed
  * @param name of the new method
  * @param target the type that gets it; empty where it stays
- * @param duplicates which other places that say the same call it, too
+ * @param others that say the same, and call it, too
  * @param accepted the kinds of refusal that are accepted for its move
  * @param result the name of a class of the values that it gives; empty where that is one at most
  * @param given which of the literals in the code, counted from 0, the method takes; mostly none
@@ -41,7 +43,7 @@ public record ExtractMethod(
     String place,
     String name,
     Optional<String> target,
-    Duplicates duplicates,
+    Others others,
     Set<RefusalKind> accepted,
     Optional<String> result,
     Set<Integer> given,
@@ -59,7 +61,7 @@ public record ExtractMethod(
         place,
         name,
         Optional.empty(),
-        Duplicates.NONE,
+        Others.NONE,
         Set.of(),
         Optional.empty(),
         Set.of(),
@@ -68,29 +70,32 @@ public record ExtractMethod(
 
   /** The same, whose method moves on to a type. */
   public ExtractMethod to(String type) {
-    return new ExtractMethod(
-        place, name, Optional.of(type), duplicates, accepted, result, given, form);
+    return new ExtractMethod(place, name, Optional.of(type), others, accepted, result, given, form);
   }
 
   /** The same for other places, too. */
-  public ExtractMethod with(Duplicates others) {
-    return new ExtractMethod(place, name, target, others, accepted, result, given, form);
+  public ExtractMethod with(Duplicates which) {
+    return with(new Others(which, Set.of()));
+  }
+
+  private ExtractMethod with(Others some) {
+    return new ExtractMethod(place, name, target, some, accepted, result, given, form);
   }
 
   /** The same, whose values become an object of a class of that name, where they are several. */
   public ExtractMethod giving(String classOfValues) {
     return new ExtractMethod(
-        place, name, target, duplicates, accepted, Optional.of(classOfValues), given, form);
+        place, name, target, others, accepted, Optional.of(classOfValues), given, form);
   }
 
   /** The same, whose method takes some of the literals. */
   public ExtractMethod taking(Set<Integer> literals) {
-    return new ExtractMethod(place, name, target, duplicates, accepted, result, literals, form);
+    return new ExtractMethod(place, name, target, others, accepted, result, literals, form);
   }
 
   /** The same, whose method is declared in another form. */
   public ExtractMethod as(NewForm other) {
-    return new ExtractMethod(place, name, target, duplicates, accepted, result, given, other);
+    return new ExtractMethod(place, name, target, others, accepted, result, given, other);
   }
 
   /** The same, which stays in its class. */
@@ -99,7 +104,7 @@ public record ExtractMethod(
         place,
         name,
         Optional.empty(),
-        duplicates,
+        others,
         Set.of(),
         result,
         given,
@@ -108,19 +113,47 @@ public record ExtractMethod(
 
   /** The same under another name. */
   public ExtractMethod named(String other) {
-    return new ExtractMethod(place, other, target, duplicates, accepted, result, given, form);
+    return new ExtractMethod(place, other, target, others, accepted, result, given, form);
   }
 
   /** The same in another place. */
   public ExtractMethod at(String other) {
-    return new ExtractMethod(other, name, target, duplicates, accepted, result, given, form);
+    return new ExtractMethod(other, name, target, others, accepted, result, given, form);
   }
 
   /** The same, which overrules one more kind of refusal. */
   public ExtractMethod accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);
     more.add(kind);
-    return new ExtractMethod(place, name, target, duplicates, more, result, given, form);
+    return new ExtractMethod(place, name, target, others, more, result, given, form);
+  }
+
+  /** Which other places that say the same call it, too. */
+  public Duplicates duplicates() {
+    return others.which();
+  }
+
+  @Override
+  public List<Question> questions(Sources sources, SourceIndex index) {
+    if (duplicates() != Duplicates.ASK) {
+      return List.of();
+    }
+    Place wanted = Place.of(place);
+    String path = wanted.path(sources, index);
+    Program program = RecentPrograms.of(sources, Set.of(path));
+    ReadableFiles.require(program, Set.of(path));
+    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+    return new ExtractMethodPlan(with(Duplicates.ALL), trees, wanted.part(trees), Set.of())
+        .questions();
+  }
+
+  @Override
+  public ExtractMethod without(List<Question> no) {
+    return duplicates() == Duplicates.ASK
+        ? with(
+            new Others(
+                Duplicates.ANY, no.stream().map(Question::place).collect(Collectors.toSet())))
+        : this;
   }
 
   /** The kinds of refusal that can be accepted where the method moves on. */
@@ -173,10 +206,15 @@ public record ExtractMethod(
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
     Words.requireMethodName(name);
+    if (duplicates() == Duplicates.ASK) {
+      throw new UnusableRequest(
+          "Nobody can be asked here, for this is no terminal.",
+          "Say --duplicates all, and --leave FILE:LINE for each place that stays as it is.");
+    }
     Place wanted = Place.of(place);
     String path = wanted.path(sources, index);
     Rounds rounds = new Rounds(sources, index);
-    return duplicates == Duplicates.PROJECT || form.isOpen()
+    return duplicates() == Duplicates.PROJECT || form.isOpen()
         ? rounds.plan(Set.of(path), program -> everywhere(program, path, wanted, index))
         : rounds.ofFile(
             path,
@@ -188,7 +226,7 @@ public record ExtractMethod(
     UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
     Part part = wanted.part(trees);
     Set<String> files =
-        duplicates == Duplicates.PROJECT
+        duplicates() == Duplicates.PROJECT
             ? new Repeats(new Extraction(trees, part), form.isOnItsWay()).files(index)
             : Set.of(path);
     // A method of the name below the class would clash with one that it inherits.
@@ -214,7 +252,7 @@ public record ExtractMethod(
         .formatted(
             Arguments.quoted(place),
             name,
-            duplicates == Duplicates.NONE ? "" : " --duplicates " + duplicates.word(),
+            others.options(),
             target.map(to -> " --to " + Arguments.quoted(to)).orElse(""),
             result.map(of -> " --result " + of).orElse(""),
             form.options(),

@@ -37,7 +37,11 @@ public final class ExtractMethodAsked {
               Arrays.stream(Duplicates.values()).map(Duplicates::word).toList(),
               "all: other places of the class that say the same call it, too; literals in which they"
                   + " differ become parameters. any: the same, if there are any. project: those of all"
-                  + " classes of the package as well, where it needs no object. none is usual.")
+                  + " classes of the package as well, where it needs no object. ask: shows each, and asks. none is usual.")
+          .list(
+              "--leave",
+              "FILE:LINE",
+              "With --duplicates: places that stay as they are, with commas between them.")
           .value(
               "--to",
               "TYPE",
@@ -78,10 +82,12 @@ public final class ExtractMethodAsked {
         given.subject(),
         given.required("--name"),
         given.value("--to"),
-        given
-            .oneOf("--duplicates")
-            .map(word -> Duplicates.valueOf(word.toUpperCase()))
-            .orElse(Duplicates.NONE),
+        new Others(
+            given
+                .oneOf("--duplicates")
+                .map(word -> Duplicates.valueOf(word.toUpperCase()))
+                .orElse(Duplicates.NONE),
+            Set.copyOf(given.list("--leave"))),
         given.accepted(),
         given.value("--result"),
         Set.of(),

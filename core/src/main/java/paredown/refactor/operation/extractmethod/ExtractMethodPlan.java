@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
@@ -19,6 +20,7 @@ import paredown.edit.Change;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.program.Program;
+import paredown.refactor.Refactoring;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -71,12 +73,12 @@ final class ExtractMethodPlan {
     List<VariableElement> parameters = extraction.parameters(shape);
     List<TypeMirror> thrown = Thrown.of(trees, part.trees());
     List<TypeMirror> given = parameters.stream().map(VariableElement::asType).toList();
-    List<TypeMirror> others = new ArrayList<>(thrown);
-    others.add(shape.type());
-    shape.variables().forEach(each -> others.add(each.asType()));
-    MethodVariables variables = MethodVariables.of(extraction, given, others);
+    List<TypeMirror> named = new ArrayList<>(thrown);
+    named.add(shape.type());
+    shape.variables().forEach(each -> named.add(each.asType()));
+    MethodVariables variables = MethodVariables.of(extraction, given, named);
     given.forEach(each -> requireWritable(each, variables));
-    others.forEach(each -> requireWritable(each, variables));
+    named.forEach(each -> requireWritable(each, variables));
     Optional<ResultClass> several = several(shape);
     if (arguments.form().isStatic() && !extraction.isStatic()) {
       extraction.requireStatic(shape, parameters);
@@ -85,8 +87,10 @@ final class ExtractMethodPlan {
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
 
-    List<Callee> twins = callees(shape, parameters);
-    boolean asked = arguments.duplicates() != Duplicates.NONE;
+    List<Callee> all = callees(shape, parameters);
+    List<Callee> twins = all.stream().filter(each -> !isLeft(each)).toList();
+    boolean asked = arguments.others().isAny();
+    requireEach(arguments.others().left(), all);
     if (asked && twins.isEmpty() && arguments.duplicates() != Duplicates.ANY) {
       throw new UnusableRequest(
           "No other place of %s says the same and could call it."
@@ -94,14 +98,14 @@ final class ExtractMethodPlan {
           "Leave --duplicates out.");
     }
     if (asked || !arguments.given().isEmpty()) {
-      List<Twin> all = asked ? twins.stream().map(Callee::twin).toList() : List.of();
+      List<Twin> others = asked ? twins.stream().map(Callee::twin).toList() : List.of();
       Set<String> words =
           source.tokens(part.start(), part.end()).stream()
               .filter(token -> !source.isBehindDot(token.start()))
               .map(token -> source.slice(token.start(), token.end()))
               .collect(Collectors.toCollection(TreeSet::new));
-      values.addAll(GivenField.of(trees, part, all, isEverywhere(), words));
-      values.addAll(GivenLiteral.of(trees, part, all, arguments.given(), words));
+      values.addAll(GivenField.of(trees, part, others, isEverywhere(), words));
+      values.addAll(GivenLiteral.of(trees, part, others, arguments.given(), words));
       values.sort(Comparator.comparingInt(GivenValue::start));
       values.forEach(each -> requireWritable(each.type(), variables));
     }
@@ -157,6 +161,51 @@ final class ExtractMethodPlan {
         isEverywhere() ? ReadableFiles.paths(program) : touched,
         new Change.Report(List.of(), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
+  }
+
+  /** Each place that could call the method, too, as a question. */
+  List<Refactoring.Question> questions() {
+    Shape shape = extraction.shape();
+    return callees(shape, extraction.parameters(shape)).stream()
+        .map(
+            each ->
+                new Refactoring.Question(
+                    place(each),
+                    "Shall %s call %s, too?".formatted(shown(each), arguments.name()),
+                    code(each)))
+        .toList();
+  }
+
+  /** Where it stands, {@code FILE:LINE}. */
+  private static String place(Callee each) {
+    UnitTrees there = each.twin().trees();
+    return there.path() + ":" + there.source().line(each.twin().part().start());
+  }
+
+  private static List<String> code(Callee each) {
+    SourceText there = each.twin().trees().source();
+    Part other = each.twin().part();
+    return IntStream.rangeClosed(there.line(other.start()), there.line(other.end() - 1))
+        .mapToObj(there::lineText)
+        .toList();
+  }
+
+  private boolean isLeft(Callee each) {
+    return arguments.others().left().contains(place(each));
+  }
+
+  private static void requireEach(Set<String> left, List<Callee> all) {
+    List<String> places = all.stream().map(ExtractMethodPlan::place).toList();
+    for (String each : left) {
+      if (!places.contains(each)) {
+        throw new UnusableRequest(
+            "Nothing at %s could call the method, so that there is nothing to leave."
+                .formatted(each),
+            places.isEmpty()
+                ? "Leave --leave out."
+                : "Name one of these: %s.".formatted(Listed.of(places)));
+      }
+    }
   }
 
   /** The types of the parameters that some of the places give a value of another type for. */
