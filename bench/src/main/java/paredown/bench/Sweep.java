@@ -59,6 +59,7 @@ public final class Sweep {
           Map.entry("move-field", MoveFieldSites::new),
           Map.entry("move-down", MoveDownSites::new),
           Map.entry("extract-value", ExtractValueSites::new),
+          Map.entry("change-type", ChangeTypeSites::new),
           Map.entry("move-parameter", MoveParameterSites::new),
           Map.entry(
               "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE)),

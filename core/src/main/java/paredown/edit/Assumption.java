@@ -39,7 +39,11 @@ public record Assumption(Kind kind, String sentence, String place) {
     /** A method is not called again, on this thread or another, while it still runs. */
     AGAIN,
     /** All calls give an object the same value. */
-    ALIKE;
+    ALIKE,
+    /** No number is beyond what its old type holds, or more exact than that. */
+    RANGE,
+    /** What is made of a value gives that value back. */
+    BACK;
 
     /** The kind as it is written in JSON. */
     public String id() {

@@ -129,6 +129,12 @@ public record Change(
     return new Change(summary, code, became, becameForSelf, renamedTypes, affected, report);
   }
 
+  /** The same without files that stay as they are, whose names only have another type. */
+  public Change withoutSame() {
+    List<ChangedFile> others = files.stream().filter(file -> !file.isSame()).toList();
+    return new Change(summary, others, became, becameForSelf, renamedTypes, affected, report);
+  }
+
   /** The sources with this change done, in memory. */
   public Sources after(Sources before) {
     Map<Boolean, List<SourceText>> written =

@@ -50,6 +50,13 @@ public record ChangedFile(
     return path.endsWith(".java") && !path.endsWith("module-info.java");
   }
 
+  /** Whether it is left as it was. */
+  boolean isSame() {
+    return before
+        .filter(old -> old.path().equals(path) && old.text().equals(after.text()))
+        .isPresent();
+  }
+
   public boolean isNew() {
     return before.isEmpty();
   }

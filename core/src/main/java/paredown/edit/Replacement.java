@@ -13,6 +13,9 @@ import paredown.program.Use;
 public record Replacement(
     int start, int end, List<Piece> pieces, List<Dropped> dropped, String proof) {
 
+  /** The proof of an expression that is what it was, and has another type. */
+  public static final String OTHER_TYPE = "it holds the same value in another type";
+
   /** A replacement that needs no proof: it only says names in another way. */
   public Replacement(int start, int end, List<Piece> pieces, List<Dropped> dropped) {
     this(start, end, pieces, dropped, "");

@@ -21,6 +21,7 @@ import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Region;
+import paredown.edit.Replacement;
 import paredown.edit.Run;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -263,8 +264,12 @@ final class StructureKept {
     boolean written =
         regions.touching(now.start(), now.end()).stream()
             .anyMatch(region -> region.start() == now.start() && region.end() == now.end());
+    boolean retyped =
+        regions.touching(now.start(), now.end()).stream()
+            .filter(region -> region.start() == now.start() && region.end() == now.end())
+            .anyMatch(region -> region.proof().equals(Replacement.OTHER_TYPE));
     boolean call = now.kind() == Tree.Kind.METHOD_INVOCATION;
-    if (now.kind() != then.kind() || written && !call) {
+    if (now.kind() != then.kind() || written && !call || retyped) {
       // What was written may hold another object; a call that stands for a call gives its result.
       return;
     }

@@ -38,6 +38,7 @@ class AssumptionKindTest {
             "move-field",
             "move-down",
             "move-parameter",
+            "change-type",
             "extract-value",
             "inline-class",
             "parameter-object",

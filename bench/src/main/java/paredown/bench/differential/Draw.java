@@ -52,6 +52,7 @@ interface Draw {
             "extract value Owner#%s --name Fresh%s"
                 .formatted(
                     one(program.fields(), random), random.nextBoolean() ? " --accessors" : ""));
+    all.put("change-type", Draw::changeType);
     all.put("extract-field", (program, random) -> extractField(program.files(), random));
     return all;
   }
@@ -99,6 +100,22 @@ interface Draw {
     String pass = random.nextInt(8) == 0 ? " --pass owner" : "";
     return "move method Owner#%s --to Target%s%s%s"
         .formatted(method, one(ways, random), delegate, pass);
+  }
+
+  /** A field, or what a method gives, as a wider number, or as an object that it is in. */
+  private static String changeType(RandomProgram program, Random random) {
+    List<String> members = new ArrayList<>(program.methods());
+    members.addAll(program.fields());
+    members.addAll(program.fields());
+    String member = one(members, random);
+    List<String> numbers = List.of("long", "long", "double", "Target --back n");
+    String type =
+        member.equals("items")
+            ? one(List.of("java.util.Collection", "Iterable", "Object"), random)
+            : member.equals("target")
+                ? one(List.of("Base", "Object"), random)
+                : one(numbers, random);
+    return "change type Owner#%s --to %s".formatted(member, type);
   }
 
   /** A method or field, to a name that is taken somewhere in most programs. */

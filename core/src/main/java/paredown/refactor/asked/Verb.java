@@ -7,6 +7,7 @@ public enum Verb {
   MOVE("Takes members to the class, and classes to the package, that they belong to."),
   /** It has one operation only, which needs no second word. */
   RENAME("Gives a type, a member or a variable another name, wherever it is meant."),
+  CHANGE("Gives a field or a method another type, with everything that holds its value."),
   ORDER("Puts the members of a type in the order in which they are read."),
   REMOVE("Takes away members and parameters that nothing uses.");
 

@@ -8,6 +8,7 @@ import paredown.refactor.asked.Given;
 import paredown.refactor.asked.Operation;
 import paredown.refactor.asked.Verb;
 import paredown.refactor.operation.builder.ExtractBuilderAsked;
+import paredown.refactor.operation.changetype.ChangeTypeAsked;
 import paredown.refactor.operation.extractclass.ExtractClassAsked;
 import paredown.refactor.operation.extractmethod.ExtractMethodAsked;
 import paredown.refactor.operation.extractvariable.ExtractVariableAsked;
@@ -52,6 +53,7 @@ public final class Operations {
           ExtractSuperclassAsked.UP,
           MoveDownAsked.OPERATION,
           RenameAsked.OPERATION,
+          ChangeTypeAsked.OPERATION,
           OrderMembersAsked.OPERATION,
           RemoveAsked.MEMBER,
           RemoveAsked.PARAMETER);

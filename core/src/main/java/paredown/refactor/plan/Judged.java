@@ -56,7 +56,8 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
     if (!verdict.passed()) {
       explain(refactoring, planned.change(), verdict);
     }
-    Judged judged = new Judged(refactoring, planned.change(), verdict, planned.program());
+    Judged judged =
+        new Judged(refactoring, planned.change().withoutSame(), verdict, planned.program());
     if (sources.project().settings().strict()) {
       judged.requireProved();
     }

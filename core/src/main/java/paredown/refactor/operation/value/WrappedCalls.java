@@ -25,6 +25,7 @@ import paredown.refactor.code.CalledName;
 import paredown.refactor.code.ReferencedTypes;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.plan.InnerFirst;
 import paredown.refactor.use.OwnerClass;
 
 /** The heads that give or take the new type, and their calls. */

@@ -1,4 +1,4 @@
-package paredown.refactor.operation.value;
+package paredown.refactor.startup;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
@@ -17,10 +17,11 @@ import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.OwnerTouches;
 
 /** Whether every constructor sets a field before anything could ask for it. */
-final class SetAtOnce {
+public final class SetAtOnce {
   private SetAtOnce() {}
 
-  static boolean is(OwnerClass owner, OwnerClass.Field field) {
+  /** Whether they do. */
+  public static boolean is(OwnerClass owner, OwnerClass.Field field) {
     return !owner.constructors().isEmpty()
         && owner.initialisers().isEmpty()
         && owner.fields().stream().noneMatch(SetAtOnce::asks)
@@ -34,7 +35,7 @@ final class SetAtOnce {
    *
    * @throws Refused where a method of the object runs before, or somebody gets the object
    */
-  static void requireUnasked(OwnerClass owner, OwnerClass.Field field) {
+  public static void requireUnasked(OwnerClass owner, OwnerClass.Field field) {
     if (is(owner, field)) {
       return;
     }

@@ -1,0 +1,403 @@
+package paredown.refactor.operation.changetype;
+
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.CompoundAssignmentTree;
+import com.sun.source.tree.ConditionalExpressionTree;
+import com.sun.source.tree.ExpressionStatementTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
+import paredown.edit.Assumption;
+import paredown.edit.Change;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.Unit;
+import paredown.refactor.Cannot;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.AccessLevel;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.InnerFirst;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.startup.SetAtOnce;
+import paredown.refactor.use.MemberUses;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Listed;
+import paredown.text.Token;
+
+/** Works out how everything that holds a value has another type then. */
+final class ChangeTypePlan {
+  private final ChangeType arguments;
+  private final Program program;
+  private final Holders holders;
+  private final Exchange exchange;
+  private final Flow flow;
+  private final RetypedCode code;
+  private final InnerFirst inOrder = new InnerFirst();
+  private final Set<String> turnedBack = new LinkedHashSet<>();
+  private boolean counted;
+
+  ChangeTypePlan(ChangeType arguments, Program program, Holders holders) {
+    this.arguments = arguments;
+    this.program = program;
+    this.holders = holders;
+    this.exchange = holders.exchange();
+    this.flow = new Flow(program, exchange);
+    this.code = new RetypedCode(program, holders, became());
+  }
+
+  Change change() {
+    Map<Element, String> keys = new LinkedHashMap<>();
+    for (Holders.Holder each : holders.all()) {
+      keys.put(each.element(), program.symbols().key(each.element()));
+      code.declare(each);
+      begin(each);
+    }
+    MemberUses.of(program, keys).forEach(this::use);
+    for (Unit unit : program.units()) {
+      writes(new UnitTrees(program, unit));
+    }
+    inOrder.run();
+    code.references(heads());
+    code.addImports();
+    return new Change(
+        "%s of %s is %s."
+            .formatted(
+                arguments.member(), holders.owner().writtenName(), Holders.one(exchange.to())),
+        new EditedFiles(program).of(code.edits()),
+        became(),
+        Map.of(),
+        ReadableFiles.paths(program),
+        new Change.Report(api(), List.of(), List.of(), notes()).assuming(assumed()));
+  }
+
+  private List<Assumption> assumed() {
+    Holders.Holder first = holders.all().get(0);
+    List<Assumption> all = new ArrayList<>(holders.owner().assumptions().all());
+    all.addAll(
+        exchange.assumed(
+            arguments.member().replaceAll("\\(.*", ""),
+            counted,
+            first.trees().place(first.declaration().getLeaf())));
+    return all;
+  }
+
+  private List<String> notes() {
+    List<String> notes = new ArrayList<>(holders.overruled().notes());
+    List<String> others =
+        holders.all().stream().skip(1).map(each -> said(each.element())).distinct().toList();
+    if (!others.isEmpty()) {
+      notes.add("The type goes on to " + Listed.of(others) + ".");
+    }
+    if (!turnedBack.isEmpty()) {
+      notes.add(
+          "It is turned back into %s at %s."
+              .formatted(Holders.one(exchange.from()), Listed.of(List.copyOf(turnedBack))));
+    }
+    holders.left().forEach((element, why) -> notes.add(why.getMessage()));
+    return notes;
+  }
+
+  /** A holder in words. */
+  private static String said(Element element) {
+    Element around = element.getEnclosingElement();
+    return switch (element.getKind()) {
+      case PARAMETER ->
+          "the parameter %s of %s"
+              .formatted(
+                  element.getSimpleName(),
+                  around.getKind() == ElementKind.CONSTRUCTOR
+                      ? "a constructor of " + home(around)
+                      : home(around) + "." + around.getSimpleName());
+      case LOCAL_VARIABLE ->
+          "the variable %s in %s".formatted(element.getSimpleName(), around.getSimpleName());
+      case METHOD -> home(element) + "." + element.getSimpleName() + "()";
+      default -> home(element) + "." + element.getSimpleName();
+    };
+  }
+
+  /** The simple name of the class around something, that has one. */
+  private static String home(Element element) {
+    Element at = element.getEnclosingElement();
+    while (!(at instanceof TypeElement) || at.getSimpleName().length() == 0) {
+      at = at.getEnclosingElement();
+    }
+    return at.getSimpleName().toString();
+  }
+
+  private List<String> api() {
+    return holders.all().stream()
+        .map(Holders.Holder::element)
+        .map(each -> each.getKind() == ElementKind.PARAMETER ? each.getEnclosingElement() : each)
+        .distinct()
+        .filter(each -> each.getKind() != ElementKind.LOCAL_VARIABLE && AccessLevel.isApi(each))
+        .map(
+            each ->
+                "%s.%s: %s -> %s"
+                    .formatted(
+                        each.getEnclosingElement().getSimpleName(),
+                        each.getKind() == ElementKind.CONSTRUCTOR ? "<init>" : each.getSimpleName(),
+                        Holders.shown(exchange.from()),
+                        Holders.shown(exchange.to())))
+        .toList();
+  }
+
+  /** The methods and constructors whose parameters have other types then. */
+  private Set<ExecutableElement> heads() {
+    Set<ExecutableElement> heads = new LinkedHashSet<>();
+    for (Holders.Holder each : holders.all()) {
+      if (each.element().getKind() == ElementKind.PARAMETER) {
+        heads.add((ExecutableElement) each.element().getEnclosingElement());
+      }
+    }
+    return heads;
+  }
+
+  /** The keys of these, and what they are then. */
+  private Map<String, String> became() {
+    Map<String, String> became = new LinkedHashMap<>();
+    for (ExecutableElement each : heads()) {
+      List<String> types = new ArrayList<>();
+      for (VariableElement parameter : each.getParameters()) {
+        types.add(
+            program
+                .types()
+                .erasure(holders.has(parameter) ? exchange.to() : parameter.asType())
+                .toString());
+      }
+      String home = program.symbols().binary((TypeElement) each.getEnclosingElement());
+      became.put(
+          program.symbols().key(each),
+          each.getKind() == ElementKind.CONSTRUCTOR
+              ? Symbols.constructorKey(home, types)
+              : Symbols.methodKey(home, each.getSimpleName().toString(), types));
+    }
+    return became;
+  }
+
+  /** A field that nobody sets at once holds an object of what it held until somebody sets it. */
+  private void begin(Holders.Holder holder) {
+    boolean open =
+        holder.element().getKind() == ElementKind.FIELD
+            && !holder.element().getModifiers().contains(Modifier.FINAL)
+            && ((VariableTree) holder.declaration().getLeaf()).getInitializer() == null;
+    TypeKind kind = exchange.from().getKind();
+    if (open && exchange.maker().isPresent() && kind.isPrimitive() && !isSetAtOnce(holder)) {
+      code.begin(holder, kind == TypeKind.BOOLEAN ? "false" : "0");
+    }
+  }
+
+  private boolean isSetAtOnce(Holders.Holder holder) {
+    OwnerClass owner = OwnerClass.of(program, (TypeElement) holder.element().getEnclosingElement());
+    return owner.fields().stream()
+        .filter(each -> each.element().equals(holder.element()))
+        .anyMatch(each -> !each.is(Modifier.STATIC) && SetAtOnce.is(owner, each));
+  }
+
+  private void use(MemberUses.MemberUse use) {
+    MemberUses.Access access = use.access();
+    if (access == MemberUses.Access.RESOURCE
+        || access == MemberUses.Access.LOCK && exchange.maker().isPresent()) {
+      throw refused("it is locked, or closed as a resource", use.place());
+    }
+    if (access == MemberUses.Access.UPDATE && exchange.maker().isPresent()) {
+      count(use);
+      return;
+    }
+    code.name(use);
+    if (access == MemberUses.Access.UPDATE) {
+      requireCounted(use);
+    }
+    if (access == MemberUses.Access.WRITE || access == MemberUses.Access.UPDATE) {
+      inOrder.add(use.trees(), use.path().getLeaf(), () -> code.retype(use.trees(), use.path()));
+    }
+    Holders.value(use).ifPresent(value -> value(use.trees(), value));
+  }
+
+  private void value(UnitTrees trees, TreePath value) {
+    Flow.Sink sink = flow.of(trees, value);
+    boolean taken = sink.stays() || sink.into() != null && holders.has(sink.into());
+    inOrder.add(trees, value.getLeaf(), () -> code.retype(trees, value));
+    if (!taken) {
+      turnedBack.add(trees.place(value.getLeaf()));
+      inOrder.add(trees, value.getLeaf(), () -> code.turnBack(trees, value));
+      return;
+    }
+    counted |= value.getParentPath().getLeaf() instanceof CompoundAssignmentTree;
+    for (TreePath each : sink.grown()) {
+      counted |= !(each.getLeaf() instanceof ParenthesizedTree);
+      inOrder.add(trees, each.getLeaf(), () -> code.retype(trees, each));
+    }
+    sink.asked().forEach((name, method) -> code.ask(trees, name, method));
+  }
+
+  private Refused refused(String why, String place) {
+    return new Cannot("%s cannot be %s".formatted(arguments.member(), Holders.one(exchange.to())))
+        .because(RefusalKind.CALL_SHAPE, why, place);
+  }
+
+  /** A value that is counted on is made anew each time. */
+  private void count(MemberUses.MemberUse use) {
+    UnitTrees trees = use.trees();
+    TreePath path = Holders.value(use).orElseThrow();
+    boolean plain =
+        use.simple()
+            || use.path().getLeaf() instanceof MemberSelectTree select
+                && select.getExpression() instanceof IdentifierTree;
+    boolean alone = path.getParentPath().getLeaf() instanceof ExpressionStatementTree;
+    boolean whole =
+        !(path.getLeaf() instanceof CompoundAssignmentTree count)
+            || program
+                .types()
+                .isAssignable(
+                    program.trees().getTypeMirror(new TreePath(path, count.getExpression())),
+                    exchange.from());
+    if (!plain || !alone || !whole) {
+      throw refused("it is counted on in one go: write it as an assignment first", use.place());
+    }
+    inOrder.add(
+        trees, path.getLeaf(), () -> code.count(use, path, operator(trees, path.getLeaf())));
+  }
+
+  /** The operator of a step, or of an assignment that counts on. */
+  private static String operator(UnitTrees trees, Tree tree) {
+    if (tree instanceof CompoundAssignmentTree count) {
+      Token sign = trees.source().codeTokenFrom(trees.end(count.getVariable()));
+      String all = trees.source().slice(sign.start(), trees.start(count.getExpression()));
+      return all.substring(0, all.indexOf('='));
+    }
+    return tree.getKind().name().endsWith("INCREMENT") ? "+" : "-";
+  }
+
+  private void requireCounted(MemberUses.MemberUse use) {
+    TreePath path = Holders.value(use).orElseThrow();
+    counted = true;
+    boolean kept =
+        path.getLeaf() instanceof CompoundAssignmentTree count
+            ? exchange.counts(
+                count.getKind(),
+                program.trees().getTypeMirror(new TreePath(path, count.getExpression())))
+            : exchange.counts(path.getLeaf().getKind(), null);
+    if (!kept) {
+      throw refused(
+          "it is counted on there in a way that the old type cuts off or rounds", use.place());
+    }
+  }
+
+  /** What is given to the holders becomes an object of the new type. */
+  private void writes(UnitTrees trees) {
+    Set<ExecutableElement> heads = heads();
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitAssignment(AssignmentTree tree, Void unused) {
+        give(
+            trees.element(new TreePath(getCurrentPath(), tree.getVariable())),
+            tree.getExpression());
+        return super.visitAssignment(tree, null);
+      }
+
+      @Override
+      public Void visitVariable(VariableTree tree, Void unused) {
+        if (tree.getInitializer() != null) {
+          give(trees.element(getCurrentPath()), tree.getInitializer());
+        }
+        return super.visitVariable(tree, null);
+      }
+
+      @Override
+      public Void visitReturn(ReturnTree tree, Void unused) {
+        if (tree.getExpression() != null) {
+          for (TreePath at = getCurrentPath(); at != null; at = at.getParentPath()) {
+            if (at.getLeaf() instanceof LambdaExpressionTree || at.getLeaf() instanceof ClassTree) {
+              break;
+            }
+            give(trees.element(at), tree.getExpression());
+          }
+        }
+        return super.visitReturn(tree, null);
+      }
+
+      @Override
+      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
+        if (trees.end(tree) >= 0) {
+          call(tree);
+        }
+        return super.visitMethodInvocation(tree, null);
+      }
+
+      @Override
+      public Void visitNewClass(NewClassTree tree, Void unused) {
+        call(tree);
+        return super.visitNewClass(tree, null);
+      }
+
+      private void call(Tree tree) {
+        if (trees.element(getCurrentPath()) instanceof ExecutableElement called
+            && heads.contains(called)) {
+          if (tree instanceof MethodInvocationTree invoked
+              && trees.end(invoked.getMethodSelect()) >= 0) {
+            code.call(trees, invoked, called);
+          }
+          for (int i = 0; i < called.getParameters().size(); i++) {
+            give(called.getParameters().get(i), Flow.arguments(tree).get(i));
+          }
+        }
+      }
+
+      private void give(Element holder, ExpressionTree value) {
+        if (holder != null && holders.has(holder) && exchange.maker().isPresent()) {
+          made(new TreePath(getCurrentPath(), value));
+        }
+      }
+
+      private void made(TreePath value) {
+        if (value.getLeaf() instanceof ParenthesizedTree inner) {
+          retyped(value);
+          made(new TreePath(value, inner.getExpression()));
+        } else if (value.getLeaf() instanceof ConditionalExpressionTree either) {
+          retyped(value);
+          made(new TreePath(value, either.getTrueExpression()));
+          made(new TreePath(value, either.getFalseExpression()));
+        } else if (value.getLeaf().getKind() != Tree.Kind.NULL_LITERAL
+            && !holders.has(trees.element(named(value)))) {
+          inOrder.add(trees, value.getLeaf(), () -> code.make(trees, value));
+        }
+      }
+
+      private void retyped(TreePath value) {
+        inOrder.add(trees, value.getLeaf(), () -> code.retype(trees, value));
+      }
+
+      /** What an assignment that is given on sets. */
+      private TreePath named(TreePath value) {
+        return value.getLeaf() instanceof AssignmentTree set
+            ? new TreePath(value, set.getVariable())
+            : value;
+      }
+    }.scan(trees.unit().tree(), null);
+  }
+}
