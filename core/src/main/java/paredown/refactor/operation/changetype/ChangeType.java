@@ -86,7 +86,7 @@ public record ChangeType(
     Verdict.Objection met = verdict.first().orElseThrow();
     throw Refused.advising(
         RefusalKind.INFERRED_TYPE,
-        "%s cannot be a %s: %s.".formatted(member, to, met.what()),
+        "%s cannot have the type %s: %s.".formatted(member, to, met.what()),
         "",
         met.place());
   }

@@ -1,22 +1,9 @@
 package paredown.refactor.operation.changetype;
 
-import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.ConditionalExpressionTree;
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.ReturnTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -47,7 +34,6 @@ import paredown.refactor.startup.SetAtOnce;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
-import paredown.text.Token;
 
 /** Works out how everything that holds a value has another type then. */
 final class ChangeTypePlan {
@@ -78,11 +64,12 @@ final class ChangeTypePlan {
       begin(each);
     }
     MemberUses.of(program, keys).forEach(this::use);
+    Set<ExecutableElement> heads = heads();
     for (Unit unit : program.units()) {
-      writes(new UnitTrees(program, unit));
+      new GivenValues(new UnitTrees(program, unit), holders, heads, code, inOrder).collect();
     }
     inOrder.run();
-    code.references(heads());
+    code.references(heads);
     code.addImports();
     return new Change(
         "%s of %s is %s."
@@ -224,14 +211,13 @@ final class ChangeTypePlan {
         || access == MemberUses.Access.LOCK && exchange.maker().isPresent()) {
       throw refused("it is locked, or closed as a resource", use.place());
     }
-    if (access == MemberUses.Access.UPDATE && exchange.maker().isPresent()) {
+    if (access == MemberUses.Access.UPDATE) {
       count(use);
-      return;
+      if (exchange.maker().isPresent()) {
+        return;
+      }
     }
     code.name(use);
-    if (access == MemberUses.Access.UPDATE) {
-      requireCounted(use);
-    }
     if (access == MemberUses.Access.WRITE || access == MemberUses.Access.UPDATE) {
       inOrder.add(use.trees(), use.path().getLeaf(), () -> code.retype(use.trees(), use.path()));
     }
@@ -260,144 +246,19 @@ final class ChangeTypePlan {
         .because(RefusalKind.CALL_SHAPE, why, place);
   }
 
-  /** A value that is counted on is made anew each time. */
+  /** A value that is counted on; an object is made anew each time. */
   private void count(MemberUses.MemberUse use) {
-    UnitTrees trees = use.trees();
-    TreePath path = Holders.value(use).orElseThrow();
-    boolean plain =
-        use.simple()
-            || use.path().getLeaf() instanceof MemberSelectTree select
-                && select.getExpression() instanceof IdentifierTree;
-    boolean alone = path.getParentPath().getLeaf() instanceof ExpressionStatementTree;
-    boolean whole =
-        !(path.getLeaf() instanceof CompoundAssignmentTree count)
-            || program
-                .types()
-                .isAssignable(
-                    program.trees().getTypeMirror(new TreePath(path, count.getExpression())),
-                    exchange.from());
-    if (!plain || !alone || !whole) {
-      throw refused("it is counted on in one go: write it as an assignment first", use.place());
-    }
-    inOrder.add(
-        trees, path.getLeaf(), () -> code.count(use, path, operator(trees, path.getLeaf())));
-  }
-
-  /** The operator of a step, or of an assignment that counts on. */
-  private static String operator(UnitTrees trees, Tree tree) {
-    if (tree instanceof CompoundAssignmentTree count) {
-      Token sign = trees.source().codeTokenFrom(trees.end(count.getVariable()));
-      String all = trees.source().slice(sign.start(), trees.start(count.getExpression()));
-      return all.substring(0, all.indexOf('='));
-    }
-    return tree.getKind().name().endsWith("INCREMENT") ? "+" : "-";
-  }
-
-  private void requireCounted(MemberUses.MemberUse use) {
-    TreePath path = Holders.value(use).orElseThrow();
     counted = true;
-    boolean kept =
-        path.getLeaf() instanceof CompoundAssignmentTree count
-            ? exchange.counts(
-                count.getKind(),
-                program.trees().getTypeMirror(new TreePath(path, count.getExpression())))
-            : exchange.counts(path.getLeaf().getKind(), null);
-    if (!kept) {
-      throw refused(
-          "it is counted on there in a way that the old type cuts off or rounds", use.place());
+    Counting counting = new Counting(program, exchange, use);
+    counting
+        .obstacle()
+        .ifPresent(
+            why -> {
+              throw refused(why, use.place());
+            });
+    if (exchange.maker().isPresent()) {
+      TreePath path = counting.path();
+      inOrder.add(use.trees(), path.getLeaf(), () -> code.count(use, path, counting.operator()));
     }
-  }
-
-  /** What is given to the holders becomes an object of the new type. */
-  private void writes(UnitTrees trees) {
-    Set<ExecutableElement> heads = heads();
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitAssignment(AssignmentTree tree, Void unused) {
-        give(
-            trees.element(new TreePath(getCurrentPath(), tree.getVariable())),
-            tree.getExpression());
-        return super.visitAssignment(tree, null);
-      }
-
-      @Override
-      public Void visitVariable(VariableTree tree, Void unused) {
-        if (tree.getInitializer() != null) {
-          give(trees.element(getCurrentPath()), tree.getInitializer());
-        }
-        return super.visitVariable(tree, null);
-      }
-
-      @Override
-      public Void visitReturn(ReturnTree tree, Void unused) {
-        if (tree.getExpression() != null) {
-          for (TreePath at = getCurrentPath(); at != null; at = at.getParentPath()) {
-            if (at.getLeaf() instanceof LambdaExpressionTree || at.getLeaf() instanceof ClassTree) {
-              break;
-            }
-            give(trees.element(at), tree.getExpression());
-          }
-        }
-        return super.visitReturn(tree, null);
-      }
-
-      @Override
-      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        if (trees.end(tree) >= 0) {
-          call(tree);
-        }
-        return super.visitMethodInvocation(tree, null);
-      }
-
-      @Override
-      public Void visitNewClass(NewClassTree tree, Void unused) {
-        call(tree);
-        return super.visitNewClass(tree, null);
-      }
-
-      private void call(Tree tree) {
-        if (trees.element(getCurrentPath()) instanceof ExecutableElement called
-            && heads.contains(called)) {
-          if (tree instanceof MethodInvocationTree invoked
-              && trees.end(invoked.getMethodSelect()) >= 0) {
-            code.call(trees, invoked, called);
-          }
-          for (int i = 0; i < called.getParameters().size(); i++) {
-            give(called.getParameters().get(i), Flow.arguments(tree).get(i));
-          }
-        }
-      }
-
-      private void give(Element holder, ExpressionTree value) {
-        if (holder != null && holders.has(holder) && exchange.maker().isPresent()) {
-          made(new TreePath(getCurrentPath(), value));
-        }
-      }
-
-      private void made(TreePath value) {
-        if (value.getLeaf() instanceof ParenthesizedTree inner) {
-          retyped(value);
-          made(new TreePath(value, inner.getExpression()));
-        } else if (value.getLeaf() instanceof ConditionalExpressionTree either) {
-          retyped(value);
-          made(new TreePath(value, either.getTrueExpression()));
-          made(new TreePath(value, either.getFalseExpression()));
-        } else if (value.getLeaf().getKind() != Tree.Kind.NULL_LITERAL
-            && !holders.has(trees.element(named(value)))) {
-          inOrder.add(trees, value.getLeaf(), () -> code.make(trees, value));
-        }
-      }
-
-      private void retyped(TreePath value) {
-        inOrder.add(trees, value.getLeaf(), () -> code.retype(trees, value));
-      }
-
-      /** What an assignment that is given on sets. */
-      private TreePath named(TreePath value) {
-        return value.getLeaf() instanceof AssignmentTree set
-            ? new TreePath(value, set.getVariable())
-            : value;
-      }
-    }.scan(trees.unit().tree(), null);
   }
 }

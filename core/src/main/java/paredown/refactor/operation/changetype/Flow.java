@@ -20,10 +20,14 @@ import java.util.Map;
 import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.ExecutableType;
+import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
 import paredown.program.Program;
 import paredown.refactor.code.UnitTrees;
 
@@ -120,7 +124,18 @@ final class Flow {
       Optional<ExecutableElement> same = exchange.member(trees.element(around));
       return same.map(each -> new Sink(grown, null, Map.of(select, each), true)).orElse(back());
     }
-    return back();
+    return tree instanceof LambdaExpressionTree && givesNothing(around)
+        ? new Sink(grown, null, Map.of(), true)
+        : back();
+  }
+
+  /** Whether a lambda stands for a method that gives nothing. */
+  private boolean givesNothing(TreePath lambda) {
+    return program.trees().getTypeMirror(lambda) instanceof DeclaredType type
+        && ElementFilter.methodsIn(program.elements().getAllMembers((TypeElement) type.asElement()))
+            .stream()
+            .filter(each -> each.getModifiers().contains(Modifier.ABSTRACT))
+            .allMatch(each -> each.getReturnType().getKind() == TypeKind.VOID);
   }
 
   private static Sink back() {

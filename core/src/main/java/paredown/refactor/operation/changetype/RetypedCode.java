@@ -28,6 +28,7 @@ import paredown.refactor.code.Brackets;
 import paredown.refactor.code.ReferencedTypes;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.FileNames;
 import paredown.refactor.use.MemberUses;
@@ -68,47 +69,9 @@ final class RetypedCode {
       replace(trees, holder.type(), List.of(text.done()));
     }
     if (holder.declaration().getLeaf() instanceof VariableTree variable) {
-      known(trees, variable);
+      KnownVariable known = new KnownVariable(program, exchange);
+      known.edit(trees, variable).ifPresent(edit -> edits.add(trees.path(), edit));
     }
-  }
-
-  /** What the compiler finds out of a variable: the type that it does not say, its value. */
-  private void known(UnitTrees trees, VariableTree variable) {
-    int at = trees.names().of(variable);
-    Written.Text text = Written.text("");
-    List<Replacement.Dropped> gone = new ArrayList<>();
-    for (Use use : program.uses().within(trees.path(), at, at + 1)) {
-      if (use.kind() == UseKind.INFERRED) {
-        text.here(use.kind(), "inferred " + program.symbols().text(exchange.to()), use.place());
-      } else if (use.kind() == UseKind.CONSTANT && exchange.maker().isEmpty()) {
-        text.here(use.kind(), constant(use.key()), use.place());
-      } else if (use.kind() == UseKind.CONSTANT) {
-        gone.add(new Replacement.Dropped(use.place(), "it is an object now"));
-      }
-    }
-    String name = variable.getName().toString();
-    Written done = text.text(name).done();
-    if (!done.uses().isEmpty() || !gone.isEmpty()) {
-      edits.add(trees.path(), new Replacement(at, at + name.length(), List.of(done), gone));
-    }
-  }
-
-  /** A whole number as a constant of the new type. */
-  private String constant(String key) {
-    String value = key.substring("constant ".length());
-    return switch (exchange.to().getKind()) {
-      case DOUBLE -> "constant " + Double.parseDouble(number(value));
-      case FLOAT -> "constant " + Float.parseFloat(number(value));
-      case INT, LONG, SHORT -> "constant " + number(value);
-      default -> key;
-    };
-  }
-
-  private String number(String value) {
-    return switch (exchange.from().getKind()) {
-      case CHAR -> String.valueOf((int) value.charAt(0));
-      default -> value;
-    };
   }
 
   /** A field holds an object from the beginning. */
@@ -188,7 +151,10 @@ final class RetypedCode {
     boolean around = Brackets.areNeededAroundCast(path);
     boolean brackets = exchange.giver().isEmpty() && Brackets.areNeededBehindCast(value);
     Written.Text before = Written.text(around ? "((" : "(");
-    files.of(trees).write(before, exchange.from(), trees.scope(path));
+    // Of a generic method's result, the type that it has here.
+    TypeMirror here = program.trees().getTypeMirror(path);
+    boolean generic = !WritableType.variables(exchange.from()).isEmpty() && here != null;
+    files.of(trees).write(before, generic ? here : exchange.from(), trees.scope(path));
     before.text(brackets ? ") (" : ") ");
     around(trees, value, before.done(), Written.plain((brackets ? ")" : "") + (around ? ")" : "")));
   }
