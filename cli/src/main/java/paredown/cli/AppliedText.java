@@ -42,7 +42,24 @@ final class AppliedText {
     return text.toString();
   }
 
+  /** What all tests said behind several steps. */
+  String checked(TestsPass.Outcome tests) {
+    StringBuilder text = new StringBuilder();
+    failures(tests, text);
+    if (tests.passed()) {
+      tests(tests, text);
+    }
+    return text.toString();
+  }
+
   private void tests(TestsPass.Outcome tests, StringBuilder text) {
+    if (tests.quick()) {
+      text.append(
+          tests.after().isEmpty()
+              ? "No test reaches it.\n"
+              : "Tests that reach it: %s%n".formatted(counts(tests.after())));
+      return;
+    }
     text.append("Tests before  ").append(counts(tests.before())).append('\n');
     text.append("Tests after   ").append(counts(tests.after())).append('\n');
     List<TestResult> known = tests.comparison().known();

@@ -13,6 +13,7 @@ import paredown.session.ApplyOptions;
 import paredown.session.GateStopped;
 import paredown.session.Preview;
 import paredown.session.Session;
+import paredown.session.Testing;
 import paredown.text.Counted;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -51,6 +52,14 @@ final class CarryCommand extends PareCommand {
           "each: run the tests after each step, which is one to take back (usual). end: run them at"
               + " the end of each group, which is one step then.")
   private String test = "each";
+
+  @Option(
+      names = "--tests",
+      paramLabel = "all|quick",
+      description =
+          "all: each time all tests, through the build (usual). quick: after each step those that"
+              + " reach it, in one process without the build, and all at the end of each group.")
+  private String tests = "all";
 
   @Option(
       names = "--from",
@@ -124,7 +133,8 @@ final class CarryCommand extends PareCommand {
   }
 
   private ApplyOptions options() {
-    return new ApplyOptions(Optional.empty(), untested, List.of());
+    return new ApplyOptions(Optional.empty(), untested, List.of())
+        .testing(ChangeCommand.testing(tests, Testing.QUICK));
   }
 
   boolean commits() {
@@ -148,7 +158,10 @@ final class CarryCommand extends PareCommand {
   /** The command that goes on with a step. */
   String goingOn(int step) {
     from = step;
-    return typed() + " --apply" + (commit ? " --commit" : "");
+    return typed()
+        + " --apply"
+        + (tests.equals("all") ? "" : " --tests " + tests)
+        + (commit ? " --commit" : "");
   }
 
   /** Steps planned one after the other in memory, as one change. */

@@ -9,12 +9,15 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import paredown.Problem;
+import paredown.gate.TestRun;
+import paredown.gate.TestsPass;
 import paredown.history.GitCommits;
 import paredown.journal.Step;
 import paredown.session.Applied;
 import paredown.session.ApplyOptions;
 import paredown.session.Preview;
 import paredown.session.Session;
+import paredown.session.Testing;
 import paredown.text.Counted;
 
 /** The steps of a file while they are applied, group by group. */
@@ -75,12 +78,15 @@ final class Carrying {
     List<String> summaries = new ArrayList<>();
     List<List<CarriedFile.Line>> parts =
         atEnd ? List.of(group.lines()) : group.lines().stream().map(List::of).toList();
+    boolean quick = options.testing() == Testing.QUICK;
+    Optional<TestRun> before = quick ? Optional.of(command.open().held(options)) : Optional.empty();
     for (List<CarriedFile.Line> part : parts) {
       CarriedFile.Line first = part.get(0);
       Session session = command.open();
       next = first.number();
       Preview preview = command.planned(session, part);
-      Applied applied = session.apply(preview, options);
+      Applied applied = session.apply(preview, before.map(options::against).orElse(options));
+      before = before.map(run -> Session.expected(run, preview.change()));
       ObjectNode node = ChangeJson.of(preview, applied).put("line", first.line());
       steps.add(node);
       said(part, applied);
@@ -90,10 +96,30 @@ final class Carrying {
       summaries.add(preview.change().summary());
       applied.step().files().stream().map(Step.Entry::path).forEach(touched::add);
     }
+    if (before.isPresent() && !before.get().isEmpty() && !checked(before.get(), parts)) {
+      return false;
+    }
     if (command.commits()) {
       commit(group, summaries, touched);
     }
     return true;
+  }
+
+  /** Runs all tests behind the steps of a group, which are taken back where one fails. */
+  private boolean checked(TestRun before, List<List<CarriedFile.Line>> parts)
+      throws InterruptedException {
+    Session session = command.open();
+    TestsPass.Outcome outcome = session.check(before);
+    AppliedText said = new AppliedText(command.terminal(), command.here());
+    said.checked(outcome).lines().forEach(this::indented);
+    if (!outcome.passed()) {
+      session.undo(parts.size());
+      indented("%s taken back.".formatted(Counted.of(parts.size(), "step was", "steps were")));
+      next = parts.get(0).get(0).number();
+      text.append("When that is mended: ").append(command.goingOn(next)).append('\n');
+    }
+    tell();
+    return outcome.passed();
   }
 
   private void said(List<CarriedFile.Line> part, Applied applied) {

@@ -1,8 +1,11 @@
 package paredown.cli;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import paredown.UnusableRequest;
+import paredown.gate.quick.WouldNotice;
 import paredown.gate.reach.ReachOfChange;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -10,6 +13,7 @@ import paredown.session.Applied;
 import paredown.session.ApplyOptions;
 import paredown.session.Preview;
 import paredown.session.Session;
+import paredown.session.Testing;
 import picocli.CommandLine.Option;
 
 /** A command that changes code: a preview, unless it is told to apply. */
@@ -39,6 +43,22 @@ abstract class ChangeCommand extends PareCommand {
 
   @Option(names = "--untested", description = "Apply although the project has no tests.")
   private boolean untested;
+
+  @Option(
+      names = "--tests",
+      paramLabel = "all|quick",
+      description =
+          "all: run all tests, through the build (usual). quick: run those first that reach the"
+              + " change, in one process without the build, so that a mistake shows sooner.")
+  private String tests = "all";
+
+  @Option(
+      names = "--would-notice",
+      description =
+          "With a preview: try small faults in the lines that change, in memory and one by one, and"
+              + " tell which of them no test would notice. It takes a minute at most, and all tests"
+              + " where they were not run before.")
+  private boolean wouldNotice;
 
   @Option(
       names = "--expect-red",
@@ -73,11 +93,14 @@ abstract class ChangeCommand extends PareCommand {
     Session session = apply ? openToWrite() : open();
     Preview preview = wished(session);
     if (!apply) {
-      show(preview, session.reach(preview.change()), json);
+      show(session, preview, json);
       return preview.verdict().passed() ? Exit.DONE : Exit.PUT_BACK;
     }
     Applied applied =
-        session.apply(preview, new ApplyOptions(Optional.ofNullable(expect), untested, expectRed));
+        session.apply(
+            preview,
+            new ApplyOptions(Optional.ofNullable(expect), untested, expectRed)
+                .testing(testing(tests, Testing.QUICK_FIRST)));
     if (json) {
       print(ChangeJson.of(preview, applied));
     } else {
@@ -86,14 +109,37 @@ abstract class ChangeCommand extends PareCommand {
     return applied.kept() ? Exit.DONE : Exit.PUT_BACK;
   }
 
-  private void show(Preview preview, Optional<ReachOfChange> reach, boolean json) {
+  /** Which tests are asked for. */
+  static Testing testing(String typed, Testing quick) {
+    return switch (typed) {
+      case "all" -> Testing.ALL;
+      case "quick" -> quick;
+      default ->
+          throw new UnusableRequest(
+              "--tests is all or quick, not " + typed + ".", "Say --tests quick.");
+    };
+  }
+
+  private void show(Session session, Preview preview, boolean json) throws InterruptedException {
+    Optional<ReachOfChange> reach = session.reach(preview.change());
+    Optional<WouldNotice> notice =
+        wouldNotice ? session.wouldNotice(preview.change()) : Optional.empty();
     if (json) {
-      print(ChangeJson.of(preview, reach));
+      ObjectNode answer = ChangeJson.of(preview, reach);
+      notice.ifPresent(each -> ChangeJson.notice(answer, each));
+      print(answer);
       return;
     }
     String next = typed(preview) + here() + " --expect " + preview.change().id() + " --apply";
-    byte[] answer = new PreviewText(terminal()).of(preview, reach, next);
+    PreviewText text = new PreviewText(terminal()).with(notice);
+    byte[] answer = text.of(preview, reach, next);
     quiet();
+    if (wouldNotice && notice.isEmpty()) {
+      terminal()
+          .err()
+          .println(
+              "No test reaches it that runs without the build, so that nothing could be tried.");
+    }
     terminal().out().printBytes(answer);
     terminal().out().requireOut();
   }

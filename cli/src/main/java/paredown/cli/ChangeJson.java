@@ -8,6 +8,8 @@ import paredown.edit.Assumption;
 import paredown.edit.ChangedFile;
 import paredown.gate.TestResult;
 import paredown.gate.TestsPass;
+import paredown.gate.quick.SmallFault;
+import paredown.gate.quick.WouldNotice;
 import paredown.gate.reach.ReachOfChange;
 import paredown.session.Applied;
 import paredown.session.Preview;
@@ -26,6 +28,15 @@ final class ChangeJson {
     fill(answer, preview);
     reach.ifPresent(each -> reach(answer.putObject("reach"), each));
     return answer;
+  }
+
+  /** Adds which small faults the tests would notice. */
+  static void notice(ObjectNode answer, WouldNotice notice) {
+    ObjectNode node = answer.putObject("wouldNotice").put("tried", notice.tried());
+    ArrayNode missed = node.putArray("missed");
+    for (SmallFault each : notice.missed()) {
+      missed.addObject().put("fault", each.says()).put("place", each.place());
+    }
   }
 
   private static void reach(ObjectNode node, ReachOfChange reach) {

@@ -10,6 +10,8 @@ import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.gate.Verdict;
+import paredown.gate.quick.SmallFault;
+import paredown.gate.quick.WouldNotice;
 import paredown.gate.reach.ReachOfChange;
 import paredown.session.Preview;
 import paredown.text.Counted;
@@ -25,9 +27,20 @@ final class PreviewText {
   private static final int NAMED_TESTS = 4;
 
   private final Terminal terminal;
+  private final Optional<WouldNotice> notice;
 
   PreviewText(Terminal terminal) {
+    this(terminal, Optional.empty());
+  }
+
+  private PreviewText(Terminal terminal, Optional<WouldNotice> notice) {
     this.terminal = terminal;
+    this.notice = notice;
+  }
+
+  /** The same with what tests would notice. */
+  PreviewText with(Optional<WouldNotice> other) {
+    return new PreviewText(terminal, other);
   }
 
   /** The preview in bytes, since a difference is in the encoding of its file. */
@@ -40,6 +53,7 @@ final class PreviewText {
     report(change.report(), text);
     verdict(preview.verdict(), text);
     reach.ifPresent(each -> reach(each, text));
+    notice.ifPresent(each -> notice(each, text));
     text.append('\n');
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     out.writeBytes(text.toString().getBytes(StandardCharsets.UTF_8));
@@ -119,6 +133,23 @@ final class PreviewText {
               .formatted(reach.since().get(0)));
     }
     text.append("Tests:        ").append(String.join("; ", said)).append('\n');
+  }
+
+  /** Which small faults the tests would notice, and at the most which not. */
+  private void notice(WouldNotice notice, StringBuilder text) {
+    int noticed = notice.tried() - notice.missed().size();
+    text.append("Would notice: ");
+    text.append(
+        notice.tried() == 0
+            ? "no fault could be made in the lines that change"
+            : "%d of %s there"
+                .formatted(noticed, Counted.of(notice.tried(), "small fault", "small faults")));
+    text.append('\n');
+    for (SmallFault missed : notice.missed()) {
+      text.append("              ")
+          .append(terminal.red("not noticed: "))
+          .append("%s (%s)%n".formatted(missed.says(), missed.place()));
+    }
   }
 
   private static void line(String label, List<String> items, String none, StringBuilder text) {

@@ -62,7 +62,7 @@ public final class ProjectTests {
   }
 
   /** Runs one test again, alone; empty where it cannot be run alone. */
-  Optional<TestRun> rerun(TestResult test) throws InterruptedException {
+  public Optional<TestRun> rerun(TestResult test) throws InterruptedException {
     if (project.settings().testCommand().isPresent()) {
       return Optional.empty();
     }

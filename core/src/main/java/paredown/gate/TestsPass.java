@@ -15,9 +15,11 @@ public final class TestsPass {
    *
    * @param comparison with the flaky tests taken out
    * @param flaky tests that failed, and passed when they were run again alone
+   * @param quick whether only the tests were run that reach the change
    */
   public record Outcome(
-      TestRun before, TestRun after, TestComparison comparison, Set<String> flaky) {
+      TestRun before, TestRun after, TestComparison comparison, Set<String> flaky, boolean quick) {
+
     public boolean passed() {
       return comparison.isGreen();
     }
@@ -48,7 +50,32 @@ public final class TestsPass {
         before,
         after,
         new TestComparison(broken, comparison.known(), comparison.vanished()),
-        flaky);
+        flaky,
+        false);
+  }
+
+  /**
+   * What quick tests say of a step: a test that fails, and fails in the build, too, is broken by
+   * it.
+   *
+   * @param quick what they said
+   */
+  public static Outcome checkQuick(
+      ProjectTests tests, TestRun before, TestRun quick, List<String> expectedRed)
+      throws InterruptedException {
+    Set<String> red = new HashSet<>();
+    before.failures().forEach(each -> red.add(each.family()));
+    List<TestResult> broken = new ArrayList<>();
+    for (TestResult failure : quick.failures()) {
+      boolean meant =
+          red.contains(failure.family())
+              || expectedRed.stream().anyMatch(name -> isNamed(failure, name));
+      if (!meant && broken.isEmpty() && !passesAlone(tests, failure)) {
+        broken.add(failure);
+      }
+    }
+    return new Outcome(
+        before, quick, new TestComparison(broken, List.of(), List.of()), Set.of(), true);
   }
 
   private static boolean isNamed(TestResult failure, String name) {

@@ -3,19 +3,26 @@ package paredown.session;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import paredown.edit.Change;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestProblem;
 import paredown.gate.TestRun;
 import paredown.gate.TestsPass;
+import paredown.gate.quick.QuickTests;
+import paredown.gate.quick.ReachingTests;
+import paredown.gate.reach.Reach;
 import paredown.journal.Journal;
 import paredown.journal.Lock;
 import paredown.journal.Step;
+import paredown.program.Sources;
 import paredown.project.AtExit;
 import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.text.Counted;
 
 /** Applying is bringing a change onto the disk under the eyes of the tests. */
 final class Applying {
@@ -41,7 +48,7 @@ final class Applying {
     try (Lock lock = Lock.take(project.root())) {
       requireNothingOpen();
       ProjectTests tests = new ProjectTests(project, progress);
-      TestRun before = tested(baseline(tests), options, tests.command());
+      TestRun before = held(tests, options);
       OpenStep open = new OpenStep(journal);
       try (AtExit atExit = AtExit.run(() -> interrupted(open))) {
         return applyLocked(preview, options, tests, before, open, begin);
@@ -69,12 +76,14 @@ final class Applying {
       open.write(preview.change(), preview.command() + " --apply");
       Optional<TestsPass.Outcome> outcome = Optional.empty();
       if (!before.isEmpty()) {
-        progress.doing("running all tests (Ctrl-C puts everything back)");
-        TestRun expected =
-            before
-                .renamed(preview.change().renamedTypes())
-                .without(preview.change().report().goneTests());
-        outcome = Optional.of(check(tests, expected, options, open));
+        TestRun expected = expected(before, preview.change());
+        outcome = quickly(preview.change(), tests, expected, options);
+        boolean enough =
+            outcome.isPresent() && (options.testing() == Testing.QUICK || !outcome.get().passed());
+        if (!enough) {
+          progress.doing("running all tests (Ctrl-C puts everything back)");
+          outcome = Optional.of(check(tests, expected, options, open));
+        }
       }
       Duration took = Duration.ofNanos(System.nanoTime() - begin);
       if (outcome.isPresent() && !outcome.get().passed()) {
@@ -82,12 +91,53 @@ final class Applying {
         return new Applied(back.step(), false, outcome, back.edited(), took);
       }
       Step kept = open.keep();
-      outcome.ifPresent(each -> TestBaseline.now(project).write(each.after()));
+      outcome
+          .filter(each -> !each.quick())
+          .ifPresent(each -> TestBaseline.now(project).write(each.after()));
       return new Applied(kept, true, outcome, List.of(), took);
     } catch (RuntimeException | InterruptedException | Error e) {
       open.end();
       throw e;
     }
+  }
+
+  /** What tests are expected to say after a change that said something before. */
+  static TestRun expected(TestRun before, Change change) {
+    return before.renamed(change.renamedTypes()).without(change.report().goneTests());
+  }
+
+  /** What all tests say before anything is written. */
+  TestRun held(ApplyOptions options) throws InterruptedException {
+    return held(new ProjectTests(project, progress), options);
+  }
+
+  private TestRun held(ProjectTests tests, ApplyOptions options) throws InterruptedException {
+    return options.held().isPresent()
+        ? options.held().get()
+        : tested(baseline(tests), options, tests.command());
+  }
+
+  /** What the tests say that reach the change; empty where nobody asked, or they need the build. */
+  private Optional<TestsPass.Outcome> quickly(
+      Change change, ProjectTests tests, TestRun before, ApplyOptions options)
+      throws InterruptedException {
+    Optional<QuickTests> quick =
+        options.testing() == Testing.ALL ? Optional.empty() : QuickTests.of(project);
+    if (quick.isEmpty()) {
+      return Optional.empty();
+    }
+    Sources after = new Sources(project);
+    Set<String> reaching = ReachingTests.of(change, after, Reach.read(project), before, false);
+    progress.doing(
+        "running %s that %s the change"
+            .formatted(
+                Counted.of(reaching.size(), "class of tests", "classes of tests"),
+                reaching.size() == 1 ? "reaches" : "reach"));
+    Optional<TestRun> run =
+        quick.get().run(after, change.affected(), reaching, project.settings().testTimeout());
+    return run.isEmpty()
+        ? Optional.empty()
+        : Optional.of(TestsPass.checkQuick(tests, before, run.get(), options.expectRed()));
   }
 
   private static TestsPass.Outcome check(

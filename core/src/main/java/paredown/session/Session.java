@@ -1,6 +1,7 @@
 package paredown.session;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +14,9 @@ import paredown.edit.Change;
 import paredown.gate.ProjectTests;
 import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
+import paredown.gate.TestsPass;
+import paredown.gate.quick.ReachingTests;
+import paredown.gate.quick.WouldNotice;
 import paredown.gate.reach.Reach;
 import paredown.gate.reach.ReachOfChange;
 import paredown.gate.reach.Recording;
@@ -38,6 +42,8 @@ import paredown.text.SourceText;
 
 /** A session is one user's work on one project: everything that a front end can ask for. */
 public final class Session {
+  private static final Duration NOTICING = Duration.ofSeconds(60);
+
   private final Project project;
   private final Progress progress;
   private final Journal journal;
@@ -291,6 +297,27 @@ public final class Session {
     return new Applying(project, journal, progress).apply(preview, options);
   }
 
+  /** What all tests say as the project is. */
+  public TestRun held(ApplyOptions options) throws InterruptedException {
+    return new Applying(project, journal, progress).held(options);
+  }
+
+  /** What tests are expected to say after a change. */
+  public static TestRun expected(TestRun before, Change change) {
+    return Applying.expected(before, change);
+  }
+
+  /** Runs all tests behind several steps, and compares with what they said before these. */
+  public TestsPass.Outcome check(TestRun before) throws InterruptedException {
+    progress.doing("running all tests");
+    TestsPass.Outcome outcome =
+        TestsPass.check(new ProjectTests(project, progress), before, List.of());
+    if (outcome.passed()) {
+      TestBaseline.now(project).write(outcome.after());
+    }
+    return outcome;
+  }
+
   /** Runs all tests once, the way the gate does. */
   public TestRun test() throws InterruptedException {
     progress.doing("running all tests");
@@ -311,6 +338,17 @@ public final class Session {
   /** How far the tests reach a change; empty where they were never recorded, or it is no code. */
   public Optional<ReachOfChange> reach(Change change) {
     return Reach.read(project).flatMap(reach -> ReachOfChange.of(reach, change));
+  }
+
+  /**
+   * Whether the tests that reach a change would notice small faults in the lines that it touches;
+   * empty where no test reaches it, or they cannot run without the build.
+   */
+  public Optional<WouldNotice> wouldNotice(Change change) throws InterruptedException {
+    TestRun run = held(new ApplyOptions(Optional.empty(), true, List.of()));
+    progress.doing("making small faults in memory, and running the tests that reach them");
+    Set<String> reaching = ReachingTests.of(change, sources(), Reach.read(project), run, true);
+    return WouldNotice.of(change, sources(), reaching, NOTICING);
   }
 
   /**

@@ -1,0 +1,207 @@
+package paredown.gate.quick;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import paredown.gate.TestResult;
+import paredown.gate.TestRun;
+import paredown.program.Sources;
+import paredown.project.Command;
+import paredown.project.Module;
+import paredown.project.Project;
+import paredown.project.SourceFile;
+import paredown.text.SourceText;
+
+/**
+ * Quick tests are some classes of tests that run in one process, on the classes that the build has
+ * compiled and on some files that are compiled anew. They need JUnit 5, whose launcher stands where
+ * Maven keeps it.
+ *
+ * @param launcher the archives of the launcher
+ */
+public record QuickTests(Project project, Set<Path> launcher) {
+  /** Only named, for it needs classes that this program lacks. */
+  private static final String RUNNER = "paredown.gate.quick.QuickRunner";
+
+  private static final String RUNNER_FILE = "/" + RUNNER.replace('.', '/') + ".class";
+
+  /** The quick tests of a project; empty where it has no JUnit 5, or was never built. */
+  public static Optional<QuickTests> of(Project project) {
+    Set<Path> launcher = new LinkedHashSet<>();
+    for (Module module : project.modules()) {
+      module.classPath().forEach(archive -> beside(archive).forEach(launcher::add));
+    }
+    boolean there =
+        launcher.stream().anyMatch(each -> each.toString().contains("junit-platform-launcher"));
+    boolean built = project.modules().stream().anyMatch(each -> Files.isDirectory(tests(each)));
+    return there && built ? Optional.of(new QuickTests(project, launcher)) : Optional.empty();
+  }
+
+  /** What stands beside an archive of JUnit in Maven's repository, and tests need to run. */
+  private static List<Path> beside(Path archive) {
+    String name = archive.getFileName().toString();
+    return name.startsWith("junit-platform-engine-")
+        ? sibling(archive, "junit-platform-launcher")
+        : name.startsWith("junit-jupiter-api-")
+            ? sibling(archive, "junit-jupiter-engine")
+            : List.of();
+  }
+
+  private static List<Path> sibling(Path archive, String artifact) {
+    Path folder = archive.getParent();
+    if (folder == null || folder.getParent() == null || folder.getParent().getParent() == null) {
+      return List.of();
+    }
+    String version = folder.getFileName().toString();
+    Path found =
+        folder
+            .getParent()
+            .resolveSibling(artifact)
+            .resolve(version)
+            .resolve("%s-%s.jar".formatted(artifact, version));
+    return Files.isRegularFile(found) ? List.of(found) : List.of();
+  }
+
+  private static Path tests(Module module) {
+    return module.directory().resolve("target/test-classes");
+  }
+
+  /**
+   * Runs some classes of tests.
+   *
+   * @param sources as they are then
+   * @param changed the files to be compiled anew
+   * @param classes the files of the classes of tests
+   * @return empty where that is not possible without the build
+   */
+  public Optional<TestRun> run(
+      Sources sources, Set<String> changed, Set<String> classes, Duration limit)
+      throws InterruptedException {
+    try {
+      Path folder = Files.createTempDirectory("pare-quick");
+      try {
+        return run(sources, changed, classes, limit, folder);
+      } finally {
+        delete(folder);
+      }
+    } catch (IOException unwritable) {
+      throw new UncheckedIOException(unwritable);
+    }
+  }
+
+  private Optional<TestRun> run(
+      Sources sources, Set<String> changed, Set<String> classes, Duration limit, Path folder)
+      throws IOException, InterruptedException {
+    Path fresh = Files.createDirectory(folder.resolve("classes"));
+    List<Path> classPath = new ArrayList<>(List.of(fresh));
+    for (Module module : project.modules()) {
+      classPath.add(tests(module));
+      classPath.add(module.directory().resolve("target/classes"));
+    }
+    project.modules().forEach(module -> classPath.addAll(module.classPath()));
+    List<SourceText> texts =
+        changed.stream()
+            .filter(path -> path.endsWith(".java") && !path.endsWith("-info.java"))
+            .filter(path -> sources.file(path).isPresent())
+            .map(sources::text)
+            .toList();
+    if (!texts.isEmpty()
+        && !CompiledFiles.into(fresh, texts, project.modules().get(0), classPath)) {
+      return Optional.empty();
+    }
+    runner(folder);
+    classPath.addAll(launcher);
+    classPath.add(folder);
+    List<TestResult> all = new ArrayList<>();
+    for (Map.Entry<Module, Set<String>> each : byModule(sources, classes).entrySet()) {
+      Path results = folder.resolve("results");
+      List<String> words = new ArrayList<>(java(classPath));
+      words.add(results.toString());
+      words.addAll(each.getValue());
+      Command.Outcome outcome = new Command(words, each.getKey().directory()).run(limit);
+      if (!outcome.inTime()) {
+        all.add(
+            new TestResult(
+                each.getValue().iterator().next() + "#",
+                TestResult.Status.FAILED,
+                "took more than " + limit.toSeconds() + " s",
+                ""));
+        continue;
+      }
+      if (outcome.exit() != 0 || !Files.exists(results)) {
+        return Optional.empty();
+      }
+      Files.readAllLines(results).forEach(line -> all.add(result(line)));
+      Files.delete(results);
+    }
+    return Optional.of(new TestRun(all));
+  }
+
+  private static List<String> java(List<Path> classPath) {
+    return List.of(
+        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        "-XX:TieredStopAtLevel=1",
+        "-XX:+UseSerialGC",
+        "-cp",
+        classPath.stream().map(Path::toString).collect(Collectors.joining(File.pathSeparator)),
+        RUNNER);
+  }
+
+  /** The runner stands alone, so that nothing else of this program is among the tests' classes. */
+  private static void runner(Path folder) throws IOException {
+    Path file = folder.resolve(RUNNER_FILE.substring(1));
+    Files.createDirectories(file.getParent());
+    try (InputStream own = QuickTests.class.getResourceAsStream(RUNNER_FILE)) {
+      Files.copy(own, file);
+    }
+  }
+
+  private static Map<Module, Set<String>> byModule(Sources sources, Set<String> classes) {
+    Map<Module, Set<String>> byModule =
+        new TreeMap<>(java.util.Comparator.comparing(Module::directory));
+    for (String path : classes) {
+      Optional<SourceFile> file = sources.file(path);
+      file.ifPresent(
+          each ->
+              byModule
+                  .computeIfAbsent(each.module(), module -> new TreeSet<>())
+                  .add(ReachingTests.name(sources, path)));
+    }
+    return byModule;
+  }
+
+  private static TestResult result(String line) {
+    String[] parts = line.split("\t", -1);
+    return new TestResult(
+        parts[0],
+        Arrays.stream(TestResult.Status.values())
+            .filter(each -> each.name().equals(parts[1]))
+            .findFirst()
+            .orElseThrow(),
+        parts[2],
+        "");
+  }
+
+  private static void delete(Path folder) throws IOException {
+    try (Stream<Path> all = Files.walk(folder)) {
+      for (Path each : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
+        Files.deleteIfExists(each);
+      }
+    }
+  }
+}
