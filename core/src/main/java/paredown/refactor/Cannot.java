@@ -1,5 +1,7 @@
 package paredown.refactor;
 
+import paredown.gate.Verdict;
+
 /**
  * What cannot be done, in the words of its operation.
  *
@@ -19,5 +21,15 @@ public record Cannot(String what) {
    */
   public Refused because(RefusalKind kind, String why, String advice, String place) {
     return Refused.advising(kind, what + ": " + why + ".", advice, place);
+  }
+
+  /**
+   * The refusal that tells what the gates found first.
+   *
+   * @param verdict one that did not pass
+   */
+  public Refused because(RefusalKind kind, Verdict verdict, String advice) {
+    Verdict.Objection met = verdict.first().orElseThrow();
+    return because(kind, met.what(), advice, met.place());
   }
 }

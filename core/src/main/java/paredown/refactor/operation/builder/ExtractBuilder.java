@@ -7,9 +7,9 @@ import java.util.TreeSet;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.Rounds;
@@ -57,13 +57,9 @@ public record ExtractBuilder(String type, String name, Set<RefusalKind> accepted
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot be built that way: %s."
-            .formatted(type.substring(type.lastIndexOf('.') + 1), met.what()),
-        "Choose another name with --name.",
-        met.place());
+    throw new Cannot(
+            "%s cannot be built that way".formatted(type.substring(type.lastIndexOf('.') + 1)))
+        .because(RefusalKind.NAME_TAKEN, verdict, "Choose another name with --name.");
   }
 
   /** The kinds of refusal that this operation can be told to accept. */

@@ -8,9 +8,9 @@ import paredown.gate.Verdict;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
@@ -83,12 +83,8 @@ public record ChangeType(
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.INFERRED_TYPE,
-        "%s cannot have the type %s: %s.".formatted(member, to, met.what()),
-        "",
-        met.place());
+    throw new Cannot("%s cannot have the type %s".formatted(member, to))
+        .because(RefusalKind.INFERRED_TYPE, verdict, "");
   }
 
   @Override

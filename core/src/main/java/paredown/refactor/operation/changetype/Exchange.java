@@ -1,5 +1,6 @@
 package paredown.refactor.operation.changetype;
 
+import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
@@ -25,7 +26,10 @@ interface Exchange {
    * @param around itself
    * @param part of it, which has the new type
    */
-  boolean grows(UnitTrees trees, TreePath around, Tree part);
+  default boolean grows(UnitTrees trees, TreePath around, Tree part) {
+    return around.getLeaf() instanceof ConditionalExpressionTree either
+        && either.getCondition() != part;
+  }
 
   /** Whether what stands around an expression means the same with the new type, as it is. */
   boolean stays(UnitTrees trees, TreePath around, Tree part);

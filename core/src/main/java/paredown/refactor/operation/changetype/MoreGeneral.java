@@ -2,7 +2,6 @@ package paredown.refactor.operation.changetype;
 
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.EnhancedForLoopTree;
 import com.sun.source.tree.InstanceOfTree;
 import com.sun.source.tree.Tree;
@@ -30,12 +29,6 @@ record MoreGeneral(Program program, TypeMirror from, TypeMirror to) implements E
         && to instanceof DeclaredType
         && !program.types().isSameType(from, to)
         && program.types().isSubtype(from, to);
-  }
-
-  @Override
-  public boolean grows(UnitTrees trees, TreePath around, Tree part) {
-    return around.getLeaf() instanceof ConditionalExpressionTree either
-        && either.getCondition() != part;
   }
 
   @Override

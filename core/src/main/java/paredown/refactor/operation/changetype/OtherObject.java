@@ -1,7 +1,6 @@
 package paredown.refactor.operation.changetype;
 
 import com.sun.source.tree.BinaryTree;
-import com.sun.source.tree.ConditionalExpressionTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
@@ -138,12 +137,6 @@ record OtherObject(
   /** Whether what gives the value gives a wider number than that was. */
   boolean narrows() {
     return !program.types().isSameType(give.getReturnType(), from);
-  }
-
-  @Override
-  public boolean grows(UnitTrees trees, TreePath around, Tree part) {
-    return around.getLeaf() instanceof ConditionalExpressionTree either
-        && either.getCondition() != part;
   }
 
   @Override

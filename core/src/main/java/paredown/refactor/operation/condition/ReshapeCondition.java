@@ -24,9 +24,9 @@ import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Place;
@@ -252,12 +252,8 @@ public record ReshapeCondition(String place, ConditionForm form) implements Refa
 
   @Override
   public void explain(Verdict verdict) {
-    var met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NOT_ALONE,
-        "The condition cannot be %s: %s.".formatted(form.word(), met.what()),
-        "Leave --condition out.",
-        met.place());
+    throw new Cannot("The condition cannot be %s".formatted(form.word()))
+        .because(RefusalKind.NOT_ALONE, verdict, "Leave --condition out.");
   }
 
   @Override

@@ -13,6 +13,7 @@ import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -238,12 +239,8 @@ public record ExtractMethod(
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NOT_ALONE,
-        "The part does not mean the same in a method of its own: %s.".formatted(met.what()),
-        "Take more, or less.",
-        met.place());
+    throw new Cannot("The part does not mean the same in a method of its own")
+        .because(RefusalKind.NOT_ALONE, verdict, "Take more, or less.");
   }
 
   @Override

@@ -4,9 +4,9 @@ import com.sun.source.tree.VariableTree;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.Words;
@@ -61,12 +61,8 @@ public record ExtractVariable(Kind kind, String place, String name, boolean only
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot be a %s for it: %s.".formatted(name, kind.word(), met.what()),
-        "Choose another name, or take more or less.",
-        met.place());
+    throw new Cannot("%s cannot be a %s for it".formatted(name, kind.word()))
+        .because(RefusalKind.NAME_TAKEN, verdict, "Choose another name, or take more or less.");
   }
 
   @Override

@@ -11,6 +11,7 @@ import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -94,13 +95,10 @@ public record InlineClass(String type, Optional<String> into, Set<RefusalKind> a
   @Override
   public void explain(Verdict verdict) {
     String name = type.substring(type.lastIndexOf('.') + 1);
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot be inlined: something would not compile then, or a name would mean something else: %s."
-            .formatted(name, met.what()),
-        "Rename one of the two first.",
-        met.place());
+    throw new Cannot(
+            "%s cannot be inlined: something would not compile then, or a name would mean something else"
+                .formatted(name))
+        .because(RefusalKind.NAME_TAKEN, verdict, "Rename one of the two first.");
   }
 
   @Override

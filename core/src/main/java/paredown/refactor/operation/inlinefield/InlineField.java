@@ -7,9 +7,9 @@ import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
@@ -51,12 +51,11 @@ public record InlineField(String type, String field, boolean constant, Set<Refus
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.INFERRED_TYPE,
-        "The value of %s does not mean the same where it is read: %s.".formatted(field, met.what()),
-        "Leave the field, or write there what its value needs.",
-        met.place());
+    throw new Cannot("The value of %s does not mean the same where it is read".formatted(field))
+        .because(
+            RefusalKind.INFERRED_TYPE,
+            verdict,
+            "Leave the field, or write there what its value needs.");
   }
 
   @Override

@@ -8,9 +8,9 @@ import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
@@ -63,13 +63,11 @@ public record InlineMethod(
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.INFERRED_TYPE,
-        "The code of %s does not mean the same where it is called: %s."
-            .formatted(name(), met.what()),
-        "Inline the other calls with --at, or leave the method.",
-        met.place());
+    throw new Cannot("The code of %s does not mean the same where it is called".formatted(name()))
+        .because(
+            RefusalKind.INFERRED_TYPE,
+            verdict,
+            "Inline the other calls with --at, or leave the method.");
   }
 
   @Override

@@ -4,9 +4,9 @@ import java.util.regex.Pattern;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.plan.Arguments;
@@ -39,12 +39,11 @@ public record InlineVariable(String what) implements Refactoring {
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.INFERRED_TYPE,
-        "Its value does not mean the same where the variable is used: %s.".formatted(met.what()),
-        "Leave the variable, or write there what its value needs.",
-        met.place());
+    throw new Cannot("Its value does not mean the same where the variable is used")
+        .because(
+            RefusalKind.INFERRED_TYPE,
+            verdict,
+            "Leave the variable, or write there what its value needs.");
   }
 
   @Override

@@ -8,9 +8,9 @@ import paredown.gate.Verdict;
 import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
@@ -58,13 +58,10 @@ public record MoveField(
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot be moved to %s: a name means something else there, or cannot be seen: %s."
-            .formatted(field, target, met.what()),
-        "Rename one of the two first.",
-        met.place());
+    throw new Cannot(
+            "%s cannot be moved to %s: a name means something else there, or cannot be seen"
+                .formatted(field, target))
+        .because(RefusalKind.NAME_TAKEN, verdict, "Rename one of the two first.");
   }
 
   @Override

@@ -11,6 +11,7 @@ import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -182,13 +183,11 @@ public record MoveType(
           "",
           "");
     }
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot be moved to %s: a name means something else there, or cannot be seen: %s"
-            .formatted(name, target, met.what()),
-        "Rename one of the two, or choose another package.",
-        met.place());
+    throw new Cannot(
+            "%s cannot be moved to %s: a name means something else there, or cannot be seen"
+                .formatted(name, target))
+        .because(
+            RefusalKind.NAME_TAKEN, verdict, "Rename one of the two, or choose another package.");
   }
 
   @Override

@@ -7,9 +7,9 @@ import java.util.TreeSet;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.Rounds;
@@ -68,12 +68,8 @@ public record MoveParameter(
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_HIDDEN,
-        "%s cannot be a field %s: %s.".formatted(parameter, field(), met.what()),
-        "Give the field another name: --name NAME.",
-        met.place());
+    throw new Cannot("%s cannot be a field %s".formatted(parameter, field()))
+        .because(RefusalKind.NAME_HIDDEN, verdict, "Give the field another name: --name NAME.");
   }
 
   @Override

@@ -14,8 +14,8 @@ import paredown.program.DeclaredType;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -122,11 +122,7 @@ record GiveObject(ExtractParameterObject whole) implements Part {
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot be passed there: %s.".formatted(whole.name(), met.what()),
-        "Choose another name, or fewer parameters.",
-        met.place());
+    throw new Cannot("%s cannot be passed there".formatted(whole.name()))
+        .because(RefusalKind.NAME_TAKEN, verdict, "Choose another name, or fewer parameters.");
   }
 }

@@ -7,9 +7,9 @@ import paredown.UnusableRequest;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.Rounds;
 import paredown.text.Listed;
@@ -57,12 +57,8 @@ public record RemoveMember(
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.STILL_USED,
-        "%s cannot be removed: %s.".formatted(Listed.of(members), met.what()),
-        "",
-        met.place());
+    throw new Cannot("%s cannot be removed".formatted(Listed.of(members)))
+        .because(RefusalKind.STILL_USED, verdict, "");
   }
 
   /** The kinds of refusal that this operation can be told to accept. */

@@ -8,9 +8,9 @@ import paredown.UnusableRequest;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
@@ -98,13 +98,8 @@ public record RemoveParameter(String type, String method, String parameter) impl
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot be removed: a call would mean something else: %s."
-            .formatted(parameter, met.what()),
-        "Rename the method first: pare rename --help.",
-        met.place());
+    throw new Cannot("%s cannot be removed: a call would mean something else".formatted(parameter))
+        .because(RefusalKind.NAME_TAKEN, verdict, "Rename the method first: pare rename --help.");
   }
 
   @Override

@@ -6,9 +6,9 @@ import java.util.Set;
 import paredown.gate.Verdict;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Words;
 import paredown.refactor.plan.Arguments;
 
@@ -65,12 +65,11 @@ public record ExtractValue(
 
   @Override
   public void explain(Verdict verdict) {
-    Verdict.Objection met = verdict.first().orElseThrow();
-    throw Refused.advising(
-        RefusalKind.NAME_HIDDEN,
-        "%s cannot be a value of its own: %s.".formatted(field, met.what()),
-        accessors ? "Leave --accessors out." : "Choose another name with --name.",
-        met.place());
+    throw new Cannot("%s cannot be a value of its own".formatted(field))
+        .because(
+            RefusalKind.NAME_HIDDEN,
+            verdict,
+            accessors ? "Leave --accessors out." : "Choose another name with --name.");
   }
 
   @Override
