@@ -32,19 +32,21 @@ public final class Responsibilities {
 
   private final TypeFact type;
   private final Map<String, Set<String>> users;
+  private final Divisions divisions;
   private final List<Set<String>> groups = new ArrayList<>();
 
-  private Responsibilities(TypeFact type, Clients clients) {
+  private Responsibilities(TypeFact type, Clients clients, Divisions divisions) {
     this.type = type;
     this.users = clients.ofMembers(type);
+    this.divisions = divisions;
   }
 
   /**
    * The groups, largest first. What touches nothing and shares no word or client with any group is
    * in none.
    */
-  public static List<MemberGroups.Group> of(TypeFact type, Clients clients) {
-    return new Responsibilities(type, clients).groups();
+  public static List<MemberGroups.Group> of(TypeFact type, Clients clients, Divisions divisions) {
+    return new Responsibilities(type, clients, divisions).groups();
   }
 
   private List<MemberGroups.Group> groups() {
@@ -67,9 +69,33 @@ public final class Responsibilities {
 
   private List<Set<String>> divided(Graph<String, Tie> whole, Set<String> part) {
     if (part.size() < DIVIDED_FROM) {
-      return List.of(new HashSet<>(part));
+      return List.of(new TreeSet<>(part));
     }
     Graph<String, Tie> graph = MemberGroups.within(whole, part);
+    return divisions.of(from(graph), () -> worked(graph, part));
+  }
+
+  /** All that a division is worked out from. */
+  private String from(Graph<String, Tie> graph) {
+    StringBuilder from = new StringBuilder();
+    for (String member : new TreeSet<>(graph.vertexSet())) {
+      from.append(member)
+          .append(type.field(member).isPresent())
+          .append(new TreeSet<>(users.getOrDefault(member, Set.of())))
+          .append('\n');
+    }
+    graph.edgeSet().stream()
+        .sorted(Comparator.comparingLong(Tie::number))
+        .forEach(
+            tie ->
+                from.append(graph.getEdgeSource(tie))
+                    .append('-')
+                    .append(graph.getEdgeTarget(tie))
+                    .append('\n'));
+    return from.toString();
+  }
+
+  private List<Set<String>> worked(Graph<String, Tie> graph, Set<String> part) {
     if (part.size() > DIVIDED_TO) {
       return Themes.of(graph, users);
     }
@@ -84,7 +110,7 @@ public final class Responsibilities {
         highest = modularity;
       }
     }
-    return best.stream().map(HashSet::new).map(set -> (Set<String>) set).toList();
+    return best;
   }
 
   /** A cut is plain where every side has state and logic. */

@@ -30,7 +30,7 @@ final class Aftermath {
 
   /** The same finding then; empty where it is gone. */
   Optional<Finding> of(Finding before, Change change) {
-    return Detectors.find(Grounds.of(facts(change), grounds.history(), grounds.limits())).stream()
+    return Detectors.find(grounds.on(facts(change))).stream()
         .filter(each -> each.isLeftOf(before))
         .max(Comparator.comparingInt(Finding::weight));
   }

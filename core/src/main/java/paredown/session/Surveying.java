@@ -1,5 +1,6 @@
 package paredown.session;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import paredown.facts.Drawn;
 import paredown.facts.Facts;
 import paredown.facts.kept.KeptFacts;
 import paredown.history.History;
+import paredown.measure.Divisions;
 import paredown.program.CompileError;
 import paredown.program.Sources;
 import paredown.project.Progress;
@@ -17,6 +19,7 @@ import paredown.project.Project;
 import paredown.project.ProjectUnreadable;
 import paredown.project.Settings;
 import paredown.project.SourceFile;
+import paredown.project.Workspace;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
@@ -30,6 +33,8 @@ import paredown.smell.detector.Detectors;
  */
 record Surveying(
     Project project, Sources sources, List<Accepted> lived, int commits, Progress progress) {
+
+  private static final String DIVISIONS = "divisions";
 
   /** Finds what is worth a look in the project's main sources. */
   Survey survey() {
@@ -55,9 +60,18 @@ record Surveying(
     Facts facts = drawn.facts().beside(this::isInTests);
     progress.doing("looking at the history");
     progress.soFar(() -> "%d of %d commits".formatted(read.get(), commits));
-    Grounds grounds = Grounds.of(facts, history.join(), limits);
+    Workspace workspace = new Workspace(project.root());
+    Divisions divisions =
+        workspace
+            .cached(DIVISIONS)
+            .map(bytes -> Divisions.parse(new String(bytes, StandardCharsets.UTF_8)))
+            .orElseGet(Divisions::none);
+    Grounds grounds = Grounds.of(facts, history.join(), limits, divisions);
     progress.doing("looking for smells");
     List<Finding> all = Detectors.find(grounds);
+    if (divisions.isOther()) {
+      workspace.cache(DIVISIONS, divisions.text().getBytes(StandardCharsets.UTF_8));
+    }
     Map<Boolean, List<Finding>> found =
         all.stream()
             .collect(

@@ -6,6 +6,7 @@ import paredown.facts.Facts;
 import paredown.facts.TypeFact;
 import paredown.history.History;
 import paredown.measure.Clients;
+import paredown.measure.Divisions;
 import paredown.measure.PackageUses;
 
 /**
@@ -15,6 +16,7 @@ import paredown.measure.PackageUses;
  * @param clients who uses what
  * @param packages which packages use which
  * @param history what the commits changed; empty where there is none
+ * @param divisions of large classes, as far as they are known
  */
 public record Grounds(
     Facts facts,
@@ -22,11 +24,28 @@ public record Grounds(
     Clients clients,
     PackageUses packages,
     History history,
-    Limits limits) {
+    Limits limits,
+    Divisions divisions) {
 
+  /** Grounds of which no division is known. */
   public static Grounds of(Facts facts, History history, Limits limits) {
+    return of(facts, history, limits, Divisions.none());
+  }
+
+  public static Grounds of(Facts facts, History history, Limits limits, Divisions divisions) {
     return new Grounds(
-        facts, facts.byName(), Clients.of(facts), PackageUses.of(facts), history, limits);
+        facts,
+        facts.byName(),
+        Clients.of(facts),
+        PackageUses.of(facts),
+        history,
+        limits,
+        divisions);
+  }
+
+  /** The same on other facts of the same project. */
+  public Grounds on(Facts other) {
+    return of(other, history, limits, divisions);
   }
 
   /**

@@ -90,7 +90,7 @@ public final class GodClass implements Detector {
       return Stream.empty();
     }
     List<MemberGroups.Group> groups =
-        Responsibilities.of(type, grounds.clients()).stream()
+        Responsibilities.of(type, grounds.clients(), grounds.divisions()).stream()
             .filter(group -> group.size() > ACCESSED)
             .toList();
     return groups.stream().filter(heavy(type)).count() > 1 || tangle || scattered
