@@ -51,7 +51,8 @@ public record ChangeType(
         RefusalKind.MAPPED_FIELD,
         RefusalKind.SERIALIZED,
         RefusalKind.REFLECTED,
-        RefusalKind.NAMED_ELSEWHERE);
+        RefusalKind.NAMED_ELSEWHERE,
+        RefusalKind.STARTED_EARLIER);
   }
 
   @Override

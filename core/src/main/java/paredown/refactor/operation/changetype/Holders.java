@@ -68,6 +68,7 @@ final class Holders {
   static Holders of(ChangeType arguments, Program program, SourceIndex index) {
     OwnerClass owner = OwnerClass.of(program, index.type(arguments.type()));
     Holders holders = new Holders(arguments, program, owner);
+    QuietMaking.require(owner, holders.exchange, holders.overruled);
     holders.add(holders.first);
     if (holders.left.containsKey(holders.first)) {
       throw holders.left.get(holders.first);

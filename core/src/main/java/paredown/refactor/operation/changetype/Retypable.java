@@ -24,8 +24,11 @@ import paredown.program.SourceIndex;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.startup.EarlyUses;
+import paredown.refactor.startup.SetAtOnce;
 import paredown.refactor.use.FieldOnlookers;
 import paredown.refactor.use.FixedHead;
+import paredown.refactor.use.Leaving;
 import paredown.refactor.use.MethodFamily;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
@@ -105,6 +108,12 @@ final class Retypable {
             .orElseThrow();
     FieldOnlookers.requireNone(home, own, overruled, Holders.one(exchange.to()));
     OnlookersFromOutside.assume(owner, List.of(own.name()));
+    boolean made = exchange.maker().isPresent() && !own.is(Modifier.STATIC);
+    if (made && type.getKind() != ElementKind.RECORD) {
+      new EarlyUses(Leaving.of(home, List.of(own.name()), List.of()), null)
+          .requireQuietSuperclass();
+      SetAtOnce.requireUnasked(home, own);
+    }
     return variable(field, own.path());
   }
 
