@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
+import paredown.facts.Span;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Owned;
@@ -97,6 +98,10 @@ public final class Duplicate implements Detector {
           one = one.back(before);
           other = other.back(before);
           int length = length(one, other);
+          int guards = guards(one, other, length);
+          one = one.back(-guards);
+          other = other.back(-guards);
+          length -= guards;
           Run first = new Run(one.row(), one.index(), one.index() + length - 1);
           Run second = new Run(other.row(), other.index(), other.index() + length - 1);
           if (first.isWorthIt(one.row() == other.row())) {
@@ -130,8 +135,29 @@ public final class Duplicate implements Detector {
     return back;
   }
 
+  /**
+   * How many statements at the beginning leave the method: such guards stay in it, unless what
+   * follows goes on to its end.
+   */
+  private static int guards(Place one, Place other, int length) {
+    boolean whole = isToEnd(one, length) && isToEnd(other, length);
+    int guards = 0;
+    while (!whole && guards < length - 1 && span(one, guards).jumps()) {
+      guards++;
+    }
+    return guards;
+  }
+
+  private static boolean isToEnd(Place place, int length) {
+    return place.index() + length == place.row().spans().size();
+  }
+
+  private static Span span(Place place, int step) {
+    return place.row().spans().get(place.index() + step);
+  }
+
   private static long hash(Place place, int step) {
-    return place.row().spans().get(place.index() + step).wording().hash();
+    return span(place, step).wording().hash();
   }
 
   private static int length(Place one, Place other) {

@@ -218,7 +218,7 @@ final class Holders {
       try {
         addAll(retypable.with(element));
       } catch (Refused refused) {
-        left.put(element, refused);
+        left.put(element, retypable.inOwnWords(element, refused));
       }
     }
   }

@@ -7,6 +7,7 @@ import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Words;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.Overruled;
@@ -34,7 +35,7 @@ final class QuietMaking {
     StaticStart.require(
         owner,
         OwnerClass.of(program, type),
-        "%s cannot be made there".formatted(Holders.one(exchange.to())),
+        "%s cannot be made there".formatted(Words.capitalised(Holders.one(exchange.to()))),
         overruled.overrules(RefusalKind.STARTED_EARLIER));
   }
 
@@ -48,7 +49,7 @@ final class QuietMaking {
           RefusalKind.RUNS_OFTEN,
           "%s cannot take the place of a value: %s does more than keep it and give it."
               .formatted(
-                  Holders.one(exchange.to()),
+                  Words.capitalised(Holders.one(exchange.to())),
                   method.get().getSimpleName().contentEquals("<init>")
                       ? "its constructor"
                       : method.get().getSimpleName() + "()"),

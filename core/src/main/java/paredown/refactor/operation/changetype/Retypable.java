@@ -23,6 +23,7 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.startup.EarlyUses;
 import paredown.refactor.startup.SetAtOnce;
@@ -76,6 +77,19 @@ final class Retypable {
   Cannot cannot(Element element) {
     return new Cannot(
         "%s cannot be %s".formatted(element.getSimpleName(), Holders.one(exchange.to())));
+  }
+
+  /** What other operations are refused for, too, in the words of this one. */
+  Refused inOwnWords(Element element, Refused refused) {
+    return refused.subject().isEmpty()
+        ? refused
+        : cannot(element)
+            .because(refused.kind(), withoutStop(refused.reason()), refused.advice(), "")
+            .at(refused.places());
+  }
+
+  private static String withoutStop(String sentence) {
+    return sentence.endsWith(".") ? sentence.substring(0, sentence.length() - 1) : sentence;
   }
 
   private String place(Element element) {
