@@ -62,7 +62,21 @@ public record ReachOfChange(Set<String> tests, List<String> unreached, List<Stri
     return known.methods().stream()
         .filter(
             method ->
-                changed.stream().anyMatch(each -> each.touches(method.first(), method.last())))
+                changed.stream()
+                    .anyMatch(each -> each.touches(head(before, method), method.last())))
         .toList();
+  }
+
+  /** The first line of a method's head, which stands above its first code without a gap. */
+  private static int head(SourceText text, Reach.Reached method) {
+    int line = method.first();
+    while (line > 1 && isHead(text.lineText(line - 1).strip())) {
+      line--;
+    }
+    return line;
+  }
+
+  private static boolean isHead(String line) {
+    return !line.isEmpty() && !line.endsWith(";") && !line.endsWith("}") && !line.endsWith("*/");
   }
 }
