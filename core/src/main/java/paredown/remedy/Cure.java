@@ -137,7 +137,8 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.empty();
+      return still(kind, ExtractParameterObject.acceptable(), refactoring.accepted())
+          .map(each -> new Together(refactoring.accepting(each), effect));
     }
   }
 

@@ -73,6 +73,15 @@ public final class ReflectionCheck {
     return this;
   }
 
+  /** Refuses where a string spells the name, whoever says that it does not matter. */
+  public void require() {
+    try {
+      requireUnspelt();
+    } catch (Refused refused) {
+      throw refused.with("");
+    }
+  }
+
   /** Refuses where a string spells the name, unless that does not matter. */
   public void requireUnless(boolean harmless) {
     if (!harmless) {
@@ -210,7 +219,9 @@ public final class ReflectionCheck {
           && (looksUp || isHanded(source, i, handed))
           && !changing.test(source, token)) {
         String spelt = word(source, token).replace("\"", "");
-        throw Refused.because(RefusalKind.REFLECTED, spelt, source.place(token.start()));
+        throw Refused.because(RefusalKind.REFLECTED, spelt, source.place(token.start()))
+            .with(
+                "If it means something else, or that does not matter here, say --accept reflected.");
       }
     }
   }

@@ -18,7 +18,6 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
-import javax.lang.model.util.ElementFilter;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.refactor.Cannot;
@@ -58,9 +57,17 @@ final class Retypable {
    * @throws paredown.refactor.Refused where one of them cannot have the new type
    */
   Map<Element, Holders.Holder> with(Element element) {
-    Optional<VariableElement> component = component(element);
+    Optional<VariableElement> component = RecordParts.component(program, element);
     if (component.isPresent()) {
-      return ofRecord(component.get());
+      RecordParts parts = new RecordParts(program, component.get());
+      parts
+          .family()
+          .ifPresent(
+              each -> {
+                throw cannot(component.get())
+                    .because(RefusalKind.OVERRIDES, RefusalKind.OVERRIDES.why(), place(each));
+              });
+      return parts.with(field(component.get()));
     }
     return switch (element.getKind()) {
       case FIELD -> Map.of(element, field((VariableElement) element));
@@ -129,75 +136,6 @@ final class Retypable {
       SetAtOnce.requireUnasked(home, own);
     }
     return variable(field, own.path());
-  }
-
-  /** The field of the record's component that an element belongs to; empty where it is none. */
-  private Optional<VariableElement> component(Element element) {
-    Element around = element.getEnclosingElement();
-    boolean constructor = around.getKind() == ElementKind.CONSTRUCTOR;
-    Element home = constructor ? around.getEnclosingElement() : around;
-    if (home.getKind() != ElementKind.RECORD || element.getModifiers().contains(Modifier.STATIC)) {
-      return Optional.empty();
-    }
-    boolean part =
-        constructor
-            ? isCanonical((ExecutableElement) around)
-            : !(element instanceof ExecutableElement method) || method.getParameters().isEmpty();
-    return ElementFilter.fieldsIn(home.getEnclosedElements()).stream()
-        .filter(each -> part && each.getSimpleName().equals(element.getSimpleName()))
-        .filter(each -> !each.getModifiers().contains(Modifier.STATIC))
-        .findFirst();
-  }
-
-  private boolean isCanonical(ExecutableElement constructor) {
-    TypeElement type = (TypeElement) constructor.getEnclosingElement();
-    List<? extends Element> components = type.getRecordComponents();
-    boolean same = constructor.getParameters().size() == components.size();
-    for (int i = 0; same && i < components.size(); i++) {
-      same = isSameErased(components.get(i).asType(), constructor.getParameters().get(i).asType());
-    }
-    return same;
-  }
-
-  /** The field of a component, what gives it, and the parameter that it is made of. */
-  private Map<Element, Holders.Holder> ofRecord(VariableElement field) {
-    TypeElement type = (TypeElement) field.getEnclosingElement();
-    Map<Element, Holders.Holder> found = new LinkedHashMap<>();
-    Holders.Holder holder = field(field);
-    found.put(field, holder);
-    for (ExecutableElement each : ElementFilter.methodsIn(type.getEnclosedElements())) {
-      if (each.getSimpleName().equals(field.getSimpleName()) && each.getParameters().isEmpty()) {
-        if (MethodFamily.of(program, each).size() > 1) {
-          throw cannot(field)
-              .because(RefusalKind.OVERRIDES, RefusalKind.OVERRIDES.why(), place(each));
-        }
-        found.put(each, ofComponent(each, holder));
-      }
-    }
-    for (ExecutableElement each : ElementFilter.constructorsIn(type.getEnclosedElements())) {
-      if (isCanonical(each)) {
-        each.getParameters().stream()
-            .filter(one -> one.getSimpleName().equals(field.getSimpleName()))
-            .forEach(one -> found.put(one, ofComponent(one, holder)));
-      }
-    }
-    return found;
-  }
-
-  /** What says its type itself, or has it by the head of the record. */
-  private Holders.Holder ofComponent(Element element, Holders.Holder component) {
-    TreePath path = program.declaration(element);
-    Tree tree = path == null ? null : path.getLeaf();
-    Tree type =
-        tree instanceof MethodTree method
-            ? method.getReturnType()
-            : tree instanceof VariableTree variable ? variable.getType() : null;
-    boolean own = type != null && component.trees().end(type) >= 0;
-    boolean head =
-        own && component.trees().start(type) == component.trees().start(component.type());
-    return own && !head
-        ? new Holders.Holder(element, component.trees(), path, type)
-        : new Holders.Holder(element, component.trees(), component.declaration(), null);
   }
 
   private Holders.Holder local(VariableElement variable) {

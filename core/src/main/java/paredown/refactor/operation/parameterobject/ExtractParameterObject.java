@@ -3,11 +3,14 @@ package paredown.refactor.operation.parameterobject;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import paredown.UnusableRequest;
 import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Words;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.plan.Arguments;
@@ -26,6 +29,7 @@ import paredown.text.Listed;
  * @param name the simple name of the object's class
  * @param everywhere whether all methods of the project with such parameters take it
  * @param withMethods whether private methods that need nothing else of their class follow it
+ * @param accepted the kinds of refusal that are accepted
  */
 public record ExtractParameterObject(
     String type,
@@ -33,18 +37,45 @@ public record ExtractParameterObject(
     List<String> parameters,
     String name,
     boolean everywhere,
-    boolean withMethods)
+    boolean withMethods,
+    Set<RefusalKind> accepted)
     implements Refactoring {
 
   private static final int FEWEST = 2;
 
   public ExtractParameterObject {
     parameters = List.copyOf(parameters);
+    accepted = Set.copyOf(accepted);
+  }
+
+  /** An extraction that accepts nothing. */
+  public ExtractParameterObject(
+      String type,
+      String method,
+      List<String> parameters,
+      String name,
+      boolean everywhere,
+      boolean withMethods) {
+    this(type, method, parameters, name, everywhere, withMethods, Set.of());
   }
 
   /** The same under another name. */
   public ExtractParameterObject named(String other) {
-    return new ExtractParameterObject(type, method, parameters, other, everywhere, withMethods);
+    return new ExtractParameterObject(
+        type, method, parameters, other, everywhere, withMethods, accepted);
+  }
+
+  /** The same, which overrules one more kind of refusal. */
+  public ExtractParameterObject accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new TreeSet<>(accepted);
+    more.add(kind);
+    return new ExtractParameterObject(
+        type, method, parameters, name, everywhere, withMethods, more);
+  }
+
+  /** The kinds of refusal that can be accepted. */
+  public static List<RefusalKind> acceptable() {
+    return List.of(RefusalKind.REFLECTED);
   }
 
   @Override
@@ -76,7 +107,7 @@ public record ExtractParameterObject(
   @Override
   public Refactoring doing(List<Refactoring> done) {
     boolean follow = withMethods && done.stream().anyMatch(MoveMethod.class::isInstance);
-    return new ExtractParameterObject(type, method, parameters, name, everywhere, follow);
+    return new ExtractParameterObject(type, method, parameters, name, everywhere, follow, accepted);
   }
 
   @Override
@@ -95,13 +126,14 @@ public record ExtractParameterObject(
 
   @Override
   public String command() {
-    return "pare extract parameter-object %s --parameters %s --name %s%s%s"
+    return "pare extract parameter-object %s --parameters %s --name %s%s%s%s"
         .formatted(
             Arguments.quoted(type + "#" + method),
             String.join(",", parameters),
             name,
             everywhere ? " --everywhere" : "",
-            withMethods ? " --with-methods" : "");
+            withMethods ? " --with-methods" : "",
+            Arguments.accepting(accepted));
   }
 
   @Override

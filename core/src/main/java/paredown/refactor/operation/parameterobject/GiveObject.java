@@ -109,7 +109,8 @@ record GiveObject(ExtractParameterObject whole) implements Part {
     }
     owners.forEach(
         (type, methods) ->
-            new ReflectionCheck(OwnerClass.of(program, type), methods).requireUnless(false));
+            new ReflectionCheck(OwnerClass.of(program, type), methods)
+                .requireUnless(whole.accepted().contains(RefusalKind.REFLECTED)));
     boolean closed =
         signatures.heads().stream()
             .allMatch(

@@ -29,6 +29,7 @@ public final class ParameterObjectAsked {
           .flag(
               "--with-methods",
               "Let private methods follow that take these values and need nothing of their own class.")
+          .accepting(ExtractParameterObject.acceptable())
           .examples(
               """
               pare extract parameter-object Sailing#Sailing \\
@@ -43,7 +44,8 @@ public final class ParameterObjectAsked {
         given.list("--parameters"),
         given.required("--name"),
         given.has("--everywhere"),
-        given.has("--with-methods"));
+        given.has("--with-methods"),
+        given.accepted());
   }
 
   private ParameterObjectAsked() {}

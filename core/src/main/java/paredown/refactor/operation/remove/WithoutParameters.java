@@ -115,7 +115,7 @@ public final class WithoutParameters {
       TypeElement type = (TypeElement) each.getEnclosingElement();
       if (each.getKind() == ElementKind.METHOD) {
         new ReflectionCheck(OwnerClass.of(program, type), Map.of(each, program.symbols().key(each)))
-            .requireUnless(false);
+            .require();
       }
       requireFree(each, type);
     }
