@@ -2,6 +2,7 @@ package paredown.refactor.operation.changetype;
 
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -12,10 +13,13 @@ import java.util.TreeSet;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
+import paredown.project.Nearest;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
@@ -23,9 +27,13 @@ import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Listed;
 
 /** What holds the value, and so gets the new type: fields, variables, parameters and methods. */
 final class Holders {
+  /** So many members are named where another was meant. */
+  private static final int MANY = 8;
+
   private final Program program;
   private final Overruled overruled;
   private final OwnerClass owner;
@@ -50,7 +58,13 @@ final class Holders {
     this.overruled = new Overruled(arguments.accepted());
     this.first = named(arguments.member());
     TypeMirror from = held(first);
-    TypeMirror to = new TypedType(owner.trees(), from).of(arguments.to());
+    if (from.getKind() == TypeKind.VOID) {
+      throw new UnusableRequest(
+          "%s gives nothing, so that it has no type.".formatted(arguments.member()),
+          "Name a field, or a method that gives something.");
+    }
+    Element around = first instanceof VariableElement ? first.getEnclosingElement() : first;
+    TypeMirror to = new TypedType(owner.trees(), around, from).of(arguments.to());
     if (program.types().isSameType(from, to)) {
       throw new UnusableRequest(
           "%s is %s already.".formatted(arguments.member(), one(to)),
@@ -89,6 +103,15 @@ final class Holders {
 
   private Element named(String member) {
     boolean field = owner.fields().stream().anyMatch(each -> each.name().equals(member));
+    String name = member.replaceAll("\\(.*", "");
+    if (!field && owner.methods().stream().noneMatch(each -> each.name().equals(name))) {
+      List<String> known = new ArrayList<>();
+      owner.fields().forEach(each -> known.add(each.name()));
+      owner.methods().forEach(each -> known.add(each.name()));
+      throw new UnusableRequest(
+          "%s has no field or method %s.".formatted(owner.writtenName(), member),
+          Nearest.advice(name, known, "It has " + Listed.few(known, MANY) + "."));
+    }
     return field
         ? owner.fields(List.of(member)).get(0).element()
         : NamedVariable.method(owner, member).element();

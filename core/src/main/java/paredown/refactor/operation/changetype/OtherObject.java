@@ -5,6 +5,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -29,6 +30,7 @@ import paredown.text.Listed;
 record OtherObject(
     Program program, TypeMirror from, TypeMirror to, ExecutableElement make, ExecutableElement give)
     implements Exchange {
+  private static final Set<String> FACTORIES = Set.of("of", "valueOf", "from");
 
   /**
    * Finds the two methods.
@@ -49,14 +51,10 @@ record OtherObject(
                 && program.types().isAssignable(from, each.getParameters().get(0).asType());
     List<ExecutableElement> makers =
         arguments.as().isEmpty()
-            ? ElementFilter.constructorsIn(type.getEnclosedElements()).stream()
-                .filter(each -> !type.getModifiers().contains(Modifier.ABSTRACT))
-                .filter(makes)
-                .toList()
+            ? usual(program, type, makes)
             : named(program, type, arguments.as().get()).stream()
-                .filter(each -> each.getModifiers().contains(Modifier.STATIC))
+                .filter(each -> isMaker(program, each, to))
                 .filter(makes)
-                .filter(each -> program.types().isAssignable(each.getReturnType(), to))
                 .toList();
     Predicate<ExecutableElement> gives =
         each ->
@@ -78,12 +76,40 @@ record OtherObject(
         program,
         from,
         to,
-        one(makers, "makes %s of %s".formatted(Holders.one(to), Holders.one(from)), "--as", type),
+        one(
+            closest(program, makers, from),
+            "makes %s of %s".formatted(Holders.one(to), Holders.one(from)),
+            "--as",
+            type),
         one(
             givers,
             "gives %s of %s".formatted(Holders.one(from), Holders.one(to)),
             "--back",
             type));
+  }
+
+  /** The constructors that make one; where there is none, the static methods of the usual names. */
+  private static List<ExecutableElement> usual(
+      Program program, TypeElement type, Predicate<ExecutableElement> makes) {
+    List<ExecutableElement> constructors =
+        ElementFilter.constructorsIn(type.getEnclosedElements()).stream()
+            .filter(each -> !type.getModifiers().contains(Modifier.ABSTRACT))
+            .filter(each -> !program.elements().isDeprecated(each))
+            .filter(each -> !each.getModifiers().contains(Modifier.PRIVATE))
+            .filter(makes)
+            .toList();
+    return !constructors.isEmpty()
+        ? constructors
+        : ElementFilter.methodsIn(type.getEnclosedElements()).stream()
+            .filter(each -> FACTORIES.contains(name(each)))
+            .filter(each -> isMaker(program, each, type.asType()))
+            .filter(makes)
+            .toList();
+  }
+
+  private static boolean isMaker(Program program, ExecutableElement method, TypeMirror to) {
+    return method.getModifiers().contains(Modifier.STATIC)
+        && program.types().isAssignable(method.getReturnType(), to);
   }
 
   /** A number that is wider than the old one is narrowed to it. */
@@ -92,7 +118,9 @@ record OtherObject(
   }
 
   private static String name(ExecutableElement method) {
-    return method.getSimpleName().toString();
+    return method.getKind() == ElementKind.CONSTRUCTOR
+        ? "its constructor"
+        : method.getSimpleName().toString();
   }
 
   /** The static methods that are named, with their type or without. */
@@ -120,13 +148,21 @@ record OtherObject(
       throw new UnusableRequest(
           open.isEmpty()
               ? "No method %s.".formatted(does)
-              : "%s: %s."
-                  .formatted(
-                      "Several methods: each " + does,
-                      Listed.of(open.stream().map(OtherObject::name).toList())),
+              : "More than one method %s: %s."
+                  .formatted(does, Listed.of(open.stream().map(OtherObject::name).toList())),
           "Name one with %s.".formatted(option));
     }
     return open.get(0);
+  }
+
+  /** Of those that take other types as well, the one that takes just this. */
+  private static List<ExecutableElement> closest(
+      Program program, List<ExecutableElement> makers, TypeMirror from) {
+    List<ExecutableElement> same =
+        makers.stream()
+            .filter(each -> program.types().isSameType(each.getParameters().get(0).asType(), from))
+            .toList();
+    return same.isEmpty() ? makers : same;
   }
 
   /** Whether a constructor makes it. */

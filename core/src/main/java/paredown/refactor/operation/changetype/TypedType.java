@@ -6,7 +6,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Parameterizable;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -21,12 +24,18 @@ import paredown.refactor.code.UnitTrees;
 final class TypedType {
   private final Program program;
   private final UnitTrees trees;
+  private final Element place;
   private final TypeMirror old;
 
-  /** What is typed for a place that has a type already. */
-  TypedType(UnitTrees trees, TypeMirror old) {
+  /**
+   * What is typed for a place that has a type already.
+   *
+   * @param place the field or method
+   */
+  TypedType(UnitTrees trees, Element place, TypeMirror old) {
     this.program = trees.program();
     this.trees = trees;
+    this.place = place;
     this.old = old;
   }
 
@@ -43,6 +52,13 @@ final class TypedType {
     for (TypeKind kind : TypeKind.values()) {
       if (kind.isPrimitive() && kind.name().toLowerCase().equals(text)) {
         return program.types().getPrimitiveType(kind);
+      }
+    }
+    for (Element at = place; at instanceof Parameterizable around; at = at.getEnclosingElement()) {
+      for (TypeParameterElement each : around.getTypeParameters()) {
+        if (each.getSimpleName().contentEquals(text)) {
+          return each.asType();
+        }
       }
     }
     int open = text.indexOf('<');
