@@ -20,8 +20,6 @@ import paredown.edit.Indent;
 import paredown.edit.Piece;
 import paredown.edit.Written;
 import paredown.gate.Verdict;
-import paredown.program.Program;
-import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Cannot;
@@ -35,8 +33,8 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
+import paredown.refactor.plan.TypedPart;
 import paredown.text.SourceText;
 
 /**
@@ -68,16 +66,13 @@ public record ReshapeCondition(String place, ConditionForm form) implements Refa
 
   /** The place of the question in its file as it is then. */
   public String after(Sources sources) {
-    Place wanted = Place.of(place);
-    String path = wanted.path(sources, sources.index());
-    Program program = RecentPrograms.of(sources, Set.of(path));
-    ReadableFiles.require(program, Set.of(path));
-    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-    Reshaped reshaped = of(trees, wanted.part(trees));
-    SourceText then = new EditedFiles(program).of(reshaped.edits()).get(0).after();
+    TypedPart typed = TypedPart.at(place, sources);
+    UnitTrees trees = typed.trees();
+    Reshaped reshaped = of(trees, typed.part());
+    SourceText then = new EditedFiles(trees.program()).of(reshaped.edits()).get(0).after();
     return "%s:%d:%d-%d:%d"
         .formatted(
-            path,
+            trees.path(),
             then.line(reshaped.start()),
             then.column(reshaped.start()),
             then.line(reshaped.end() - 1),

@@ -10,7 +10,6 @@ import java.util.stream.Collectors;
 import paredown.UnusableRequest;
 import paredown.gate.Verdict;
 import paredown.program.Program;
-import paredown.program.RecentPrograms;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Cannot;
@@ -26,6 +25,7 @@ import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
+import paredown.refactor.plan.TypedPart;
 
 /**
  * Extract method makes a private method of some statements, or of an expression, and calls it in
@@ -139,12 +139,8 @@ public record ExtractMethod(
     if (duplicates() != Duplicates.ASK) {
       return List.of();
     }
-    Place wanted = Place.of(place);
-    String path = wanted.path(sources, index);
-    Program program = RecentPrograms.of(sources, Set.of(path));
-    ReadableFiles.require(program, Set.of(path));
-    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-    return new ExtractMethodPlan(with(Duplicates.ALL), trees, wanted.part(trees), Set.of())
+    TypedPart typed = TypedPart.at(place, sources);
+    return new ExtractMethodPlan(with(Duplicates.ALL), typed.trees(), typed.part(), Set.of())
         .questions();
   }
 
@@ -190,12 +186,9 @@ public record ExtractMethod(
   /** The step that moves the method on. */
   private MoveMethod move(Sources sources, String to) {
     Words.requireMethodName(name);
-    Place wanted = Place.of(place);
-    String path = wanted.path(sources, sources.index());
-    Program program = RecentPrograms.of(sources, Set.of(path));
-    ReadableFiles.require(program, Set.of(path));
-    UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-    TreePath first = wanted.part(trees).first();
+    TypedPart typed = TypedPart.at(place, sources);
+    UnitTrees trees = typed.trees();
+    TreePath first = typed.part().first();
     String owner = trees.classAround(first).getQualifiedName().toString();
     if (owner.isEmpty()) {
       throw Refused.because(RefusalKind.NOT_ALONE, place, trees.place(first.getLeaf()));
