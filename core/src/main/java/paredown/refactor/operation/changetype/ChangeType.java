@@ -52,7 +52,8 @@ public record ChangeType(
         RefusalKind.SERIALIZED,
         RefusalKind.REFLECTED,
         RefusalKind.NAMED_ELSEWHERE,
-        RefusalKind.STARTED_EARLIER);
+        RefusalKind.STARTED_EARLIER,
+        RefusalKind.MAYBE_NULL);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package paredown.refactor.operation.changetype;
 
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.VariableTree;
@@ -45,6 +46,8 @@ final class ChangeTypePlan {
   private final RetypedCode code;
   private final InnerFirst inOrder = new InnerFirst();
   private final Set<String> turnedBack = new LinkedHashSet<>();
+  private final Cannot cannot;
+  private final NeverNull neverNull;
   private boolean counted;
 
   ChangeTypePlan(ChangeType arguments, Program program, Holders holders) {
@@ -54,6 +57,9 @@ final class ChangeTypePlan {
     this.exchange = holders.exchange();
     this.flow = new Flow(program, exchange);
     this.code = new RetypedCode(program, holders, became());
+    this.cannot =
+        new Cannot("%s cannot be %s".formatted(arguments.member(), Holders.one(exchange.to())));
+    this.neverNull = new NeverNull(exchange, holders.overruled(), cannot);
   }
 
   Change change() {
@@ -66,7 +72,8 @@ final class ChangeTypePlan {
     MemberUses.of(program, keys).forEach(this::use);
     Set<ExecutableElement> heads = heads();
     for (Unit unit : program.units()) {
-      new GivenValues(new UnitTrees(program, unit), holders, heads, code, inOrder).collect();
+      new GivenValues(new UnitTrees(program, unit), holders, heads, code, inOrder, neverNull)
+          .collect();
     }
     inOrder.run();
     code.references(heads);
@@ -85,11 +92,17 @@ final class ChangeTypePlan {
   private List<Assumption> assumed() {
     Holders.Holder first = holders.all().get(0);
     List<Assumption> all = new ArrayList<>(holders.owner().assumptions().all());
-    all.addAll(
-        exchange.assumed(
+    exchange
+        .assumed(
             arguments.member().replaceAll("\\(.*", ""),
             counted,
-            first.trees().place(first.declaration().getLeaf())));
+            first.trees().place(first.declaration().getLeaf()))
+        .stream()
+        .filter(
+            each ->
+                each.kind() != Assumption.Kind.NULL
+                    || !holders.overruled().wasMet(RefusalKind.MAYBE_NULL))
+        .forEach(all::add);
     return all;
   }
 
@@ -193,7 +206,12 @@ final class ChangeTypePlan {
             && !holder.element().getModifiers().contains(Modifier.FINAL)
             && ((VariableTree) holder.declaration().getLeaf()).getInitializer() == null;
     TypeKind kind = exchange.from().getKind();
-    if (open && exchange.maker().isPresent() && kind.isPrimitive() && !isSetAtOnce(holder)) {
+    boolean made = open && exchange.maker().isPresent() && !isSetAtOnce(holder);
+    if (made && !kind.isPrimitive()) {
+      neverNull.require(
+          "%s is null until somebody sets it".formatted(holder.element().getSimpleName()),
+          holder.trees().place(holder.declaration().getLeaf()));
+    } else if (made) {
       code.begin(holder, kind == TypeKind.BOOLEAN ? "false" : "0");
     }
   }
@@ -226,6 +244,11 @@ final class ChangeTypePlan {
 
   private void value(UnitTrees trees, TreePath value) {
     Flow.Sink sink = flow.of(trees, value);
+    if (neverNull.matters()
+        && value.getParentPath().getLeaf() instanceof BinaryTree
+        && sink.stays()) {
+      neverNull.require("code looks there whether it is null", trees.place(value.getLeaf()));
+    }
     boolean taken = sink.stays() || sink.into() != null && holders.has(sink.into());
     inOrder.add(trees, value.getLeaf(), () -> code.retype(trees, value));
     if (!taken) {
@@ -242,8 +265,7 @@ final class ChangeTypePlan {
   }
 
   private Refused refused(String why, String place) {
-    return new Cannot("%s cannot be %s".formatted(arguments.member(), Holders.one(exchange.to())))
-        .because(RefusalKind.CALL_SHAPE, why, place);
+    return cannot.because(RefusalKind.CALL_SHAPE, why, place);
   }
 
   /** A value that is counted on; an object is made anew each time. */

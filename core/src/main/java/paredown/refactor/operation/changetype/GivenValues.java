@@ -26,18 +26,21 @@ final class GivenValues extends TreePathScanner<Void, Void> {
   private final Set<ExecutableElement> heads;
   private final RetypedCode code;
   private final InnerFirst inOrder;
+  private final NeverNull neverNull;
 
   GivenValues(
       UnitTrees trees,
       Holders holders,
       Set<ExecutableElement> heads,
       RetypedCode code,
-      InnerFirst inOrder) {
+      InnerFirst inOrder,
+      NeverNull neverNull) {
     this.trees = trees;
     this.holders = holders;
     this.heads = heads;
     this.code = code;
     this.inOrder = inOrder;
+    this.neverNull = neverNull;
   }
 
   /** Notes the edits. */
@@ -113,8 +116,9 @@ final class GivenValues extends TreePathScanner<Void, Void> {
       retyped(value);
       made(new TreePath(value, either.getTrueExpression()));
       made(new TreePath(value, either.getFalseExpression()));
-    } else if (value.getLeaf().getKind() != Tree.Kind.NULL_LITERAL
-        && !holders.has(trees.element(named(value)))) {
+    } else if (value.getLeaf().getKind() == Tree.Kind.NULL_LITERAL) {
+      neverNull.require("null is given to it there", trees.place(value.getLeaf()));
+    } else if (!holders.has(trees.element(named(value)))) {
       inOrder.add(trees, value.getLeaf(), () -> code.make(trees, value));
     }
   }

@@ -130,6 +130,9 @@ final class Retypable {
     FieldOnlookers.requireNone(home, own, overruled, Holders.one(exchange.to()));
     OnlookersFromOutside.assume(owner, List.of(own.name()));
     boolean made = exchange.maker().isPresent() && !own.is(Modifier.STATIC);
+    if (exchange.maker().isPresent() && own.is(Modifier.STATIC)) {
+      QuietMaking.requireFirst(home, own);
+    }
     if (made && type.getKind() != ElementKind.RECORD) {
       new EarlyUses(Leaving.of(home, List.of(own.name()), List.of()), null)
           .requireQuietSuperclass();
