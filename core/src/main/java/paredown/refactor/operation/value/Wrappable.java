@@ -8,8 +8,10 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.plan.Arguments;
 import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.OwnerClass;
 
@@ -61,10 +63,15 @@ final class Wrappable {
   }
 
   static Refused refused(OwnerClass owner, OwnerClass.Field field, RefusalKind kind, String why) {
-    return Refused.advising(
-        kind,
-        "%s cannot be a value of its own: %s.".formatted(field.name(), why),
-        "",
-        owner.trees().place(field.tree()));
+    boolean elsewhere = kind == RefusalKind.STATIC_CONTEXT || kind == RefusalKind.NOT_A_CLASS;
+    return new Cannot("%s cannot be a value of its own".formatted(field.name()))
+        .because(
+            kind,
+            why,
+            elsewhere
+                ? "Write a class that is made of the value, then say pare change type %s --to CLASS."
+                    .formatted(Arguments.quoted(owner.writtenName() + "#" + field.name()))
+                : "",
+            owner.trees().place(field.tree()));
   }
 }
