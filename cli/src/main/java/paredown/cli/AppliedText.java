@@ -58,6 +58,13 @@ final class AppliedText {
           tests.after().isEmpty()
               ? "No test reaches it.\n"
               : "Tests that reach it: %s%n".formatted(counts(tests.after())));
+      tests.flaky().stream()
+          .sorted()
+          .forEach(
+              name ->
+                  text.append("Needs the build: ")
+                      .append(name)
+                      .append(" failed, and passed there.\n"));
       return;
     }
     text.append("Tests before  ").append(counts(tests.before())).append('\n');

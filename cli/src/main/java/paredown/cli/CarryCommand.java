@@ -115,6 +115,7 @@ final class CarryCommand extends PareCommand {
     if (!test.equals("each") && !test.equals("end")) {
       throw new UnusableRequest("--test is each or end, not " + test + ".", "Say --test end.");
     }
+    ChangeCommand.testing(tests, Testing.QUICK);
     if (hooks && !commit || commit && !apply) {
       throw new UnusableRequest(
           hooks && !commit
@@ -152,16 +153,14 @@ final class CarryCommand extends PareCommand {
         + (from > 1 ? " --from " + from : "")
         + (until < Integer.MAX_VALUE ? " --until " + until : "")
         + (test.equals("each") ? "" : " --test " + test)
+        + (tests.equals("all") ? "" : " --tests " + tests)
         + here();
   }
 
   /** The command that goes on with a step. */
   String goingOn(int step) {
     from = step;
-    return typed()
-        + " --apply"
-        + (tests.equals("all") ? "" : " --tests " + tests)
-        + (commit ? " --commit" : "");
+    return typed() + " --apply" + (commit ? " --commit" : "");
   }
 
   /** Steps planned one after the other in memory, as one change. */

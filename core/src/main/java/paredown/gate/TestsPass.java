@@ -66,16 +66,21 @@ public final class TestsPass {
     Set<String> red = new HashSet<>();
     before.failures().forEach(each -> red.add(each.family()));
     List<TestResult> broken = new ArrayList<>();
+    Set<String> flaky = new HashSet<>();
     for (TestResult failure : quick.failures()) {
       boolean meant =
           red.contains(failure.family())
               || expectedRed.stream().anyMatch(name -> isNamed(failure, name));
-      if (!meant && broken.isEmpty() && !passesAlone(tests, failure)) {
-        broken.add(failure);
+      if (!meant && broken.isEmpty()) {
+        if (passesAlone(tests, failure)) {
+          flaky.add(failure.name());
+        } else {
+          broken.add(failure);
+        }
       }
     }
     return new Outcome(
-        before, quick, new TestComparison(broken, List.of(), List.of()), Set.of(), true);
+        before, quick, new TestComparison(broken, List.of(), List.of()), flaky, true);
   }
 
   private static boolean isNamed(TestResult failure, String name) {

@@ -114,8 +114,10 @@ public record QuickTests(Project project, Set<Path> launcher) {
       classPath.add(module.directory().resolve("target/classes"));
     }
     project.modules().forEach(module -> classPath.addAll(module.classPath()));
+    Set<String> anew = new TreeSet<>(changed);
+    anew.addAll(stale(sources));
     List<SourceText> texts =
-        changed.stream()
+        anew.stream()
             .filter(path -> path.endsWith(".java") && !path.endsWith("-info.java"))
             .filter(path -> sources.file(path).isPresent())
             .map(sources::text)
@@ -150,6 +152,33 @@ public record QuickTests(Project project, Set<Path> launcher) {
       Files.delete(results);
     }
     return Optional.of(new TestRun(all));
+  }
+
+  /** The files that the build has not compiled as they are, and those that name their types. */
+  private static Set<String> stale(Sources sources) throws IOException {
+    Set<String> stale = new TreeSet<>();
+    for (SourceFile file : sources.files()) {
+      Path compiled =
+          (file.kind() == SourceFile.Kind.TEST
+                  ? tests(file.module())
+                  : file.module().directory().resolve("target/classes"))
+              .resolve(ReachingTests.name(sources, file.path()).replace('.', '/') + ".class");
+      boolean other =
+          Files.exists(file.file())
+              && (!Files.exists(compiled)
+                  || Files.getLastModifiedTime(compiled)
+                          .compareTo(Files.getLastModifiedTime(file.file()))
+                      < 0);
+      if (other) {
+        stale.add(file.path());
+      }
+    }
+    Set<String> words = new TreeSet<>();
+    stale.forEach(each -> words.add(ReachingTests.simple(each)));
+    if (!words.isEmpty()) {
+      stale.addAll(sources.index().filesWith(words));
+    }
+    return stale;
   }
 
   private static List<String> java(List<Path> classPath) {

@@ -70,7 +70,7 @@ public final class ReachingTests {
     return found;
   }
 
-  private static String simple(String path) {
+  static String simple(String path) {
     return path.substring(path.lastIndexOf('/') + 1).replace(".java", "");
   }
 }

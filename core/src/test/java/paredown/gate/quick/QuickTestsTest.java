@@ -7,7 +7,9 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -123,6 +125,17 @@ class QuickTestsTest {
         List.of("ferry.BerthTest#takesTheShallow"),
         red.failures().stream().map(TestResult::name).toList());
     assertTrue(red.failures().get(0).message().startsWith("expected: <false>"));
+  }
+
+  @Test
+  void compilesWhatHasChangedSinceTheBuild() throws IOException, InterruptedException {
+    Path berth = folder.resolve("src/ferry/Berth.java");
+    Files.writeString(berth, Files.readString(berth).replace("< 4", "<= 4"));
+    Files.setLastModifiedTime(berth, FileTime.from(Instant.now().plusSeconds(9)));
+    Sources now = new Sources(sources.project());
+    Optional<TestRun> run =
+        QuickTests.of(now.project()).orElseThrow().run(now, Set.of(), Set.of(TEST), LIMIT);
+    assertEquals(1, run.orElseThrow().failures().size());
   }
 
   @Test
