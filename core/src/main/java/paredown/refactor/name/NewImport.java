@@ -26,15 +26,26 @@ public record NewImport(String name, Consumer<Written.Text> spelled) {
         present.stream()
             .filter(tree -> tree.getQualifiedIdentifier().toString().compareTo(name) > 0)
             .findFirst();
-    if (next.isPresent()) {
-      return at(trees.start(next.get()), "", end);
-    }
     if (present.isEmpty()) {
       return alone(trees, first);
     }
-    int behind = trees.source().nextLine(trees.end(present.get(present.size() - 1)) - 1);
+    int before = next.isPresent() ? present.indexOf(next.get()) : present.size();
+    boolean begins = before == 0 || !isOfGroup(present.get(before - 1));
+    if (next.isPresent() && (begins || isOfGroup(next.get()))) {
+      return at(trees.start(next.get()), "", end);
+    }
+    int behind = trees.source().nextLine(trees.end(present.get(before - 1)) - 1);
     boolean ended = "\r\n".indexOf(trees.source().text().charAt(behind - 1)) >= 0;
     return at(behind, ended ? "" : end, ended ? end : "");
+  }
+
+  /** Whether an import begins as the new one does, so that the two stand together. */
+  private boolean isOfGroup(ImportTree other) {
+    return group(other.getQualifiedIdentifier().toString()).equals(group(name));
+  }
+
+  private static String group(String type) {
+    return type.substring(0, Math.max(0, type.indexOf('.')));
   }
 
   private Replacement at(int place, String before, String behind) {
