@@ -12,7 +12,7 @@ import paredown.edit.Assumption;
 import paredown.refactor.code.UnitTrees;
 
 /** How values of a new type stand for those of an old one, and where they cannot. */
-interface Exchange {
+sealed interface Exchange permits WiderNumber, MoreGeneral, OtherObject {
 
   /** The type that there is now. */
   TypeMirror from();
@@ -51,7 +51,7 @@ interface Exchange {
    * The method that does the same with the new type as one of its name does with the old; empty
    * where none is known.
    */
-  default Optional<ExecutableElement> overload(ExecutableElement called, int index) {
+  default Optional<ExecutableElement> overload(ExecutableElement called) {
     return Optional.empty();
   }
 

@@ -92,7 +92,7 @@ final class Flow {
             && tree.getArguments().contains(part)
             && trees.element(call) instanceof ExecutableElement called
             && !program.declares((TypeElement) called.getEnclosingElement())
-        ? exchange.overload(called, tree.getArguments().indexOf(part))
+        ? exchange.overload(called)
         : Optional.empty();
   }
 

@@ -165,16 +165,6 @@ record OtherObject(
     return same.isEmpty() ? makers : same;
   }
 
-  /** Whether a constructor makes it. */
-  boolean isNew() {
-    return make.getKind() == ElementKind.CONSTRUCTOR;
-  }
-
-  /** Whether what gives the value gives a wider number than that was. */
-  boolean narrows() {
-    return !program.types().isSameType(give.getReturnType(), from);
-  }
-
   @Override
   public boolean stays(UnitTrees trees, TreePath around, Tree part) {
     return around.getLeaf() instanceof BinaryTree binary

@@ -13,6 +13,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
@@ -163,8 +164,12 @@ final class RetypedCode {
     replace(trees, value, List.of(before, edits.carried(trees, value), behind));
   }
 
+  /** Whether what gives the value gives a wider number than that was. */
   private boolean isNarrowed() {
-    return exchange instanceof OtherObject object && object.narrows();
+    return exchange
+        .giver()
+        .filter(each -> !program.types().isSameType(each.getReturnType(), exchange.from()))
+        .isPresent();
   }
 
   /** An object of the new type is made of an expression. */
@@ -180,7 +185,10 @@ final class RetypedCode {
     Written.Text text = Written.text("");
     object(text, use, true);
     making(text.text(" = "), trees, path);
-    text.text(isNarrowed() ? "(int) " : "");
+    if (isNarrowed()) {
+      files.of(trees).write(text.text("("), exchange.from(), trees.scope(path));
+      text.text(") ");
+    }
     object(text, use, false);
     ExecutableElement giver = exchange.giver().orElseThrow();
     text.text(".").name(giver.getSimpleName().toString(), program.symbols().key(giver)).text("()");
@@ -228,7 +236,7 @@ final class RetypedCode {
     ExecutableElement maker = exchange.maker().orElseThrow();
     TypeElement scope = trees.scope(path);
     String key = program.symbols().key(maker);
-    if (exchange instanceof OtherObject object && object.isNew()) {
+    if (maker.getKind() == ElementKind.CONSTRUCTOR) {
       text.here(UseKind.CREATION, key).text("new ");
       files.of(trees).write(text, exchange.to(), scope);
     } else {

@@ -117,7 +117,10 @@ record WiderNumber(Program program, TypeMirror from, TypeMirror to) implements E
   @Override
   public boolean grows(UnitTrees trees, TreePath around, Tree part) {
     Tree tree = around.getLeaf();
-    if (goesRound(around)) {
+    boolean same =
+        tree instanceof ConditionalExpressionTree
+            || number(typeOf(around)) == promoted(from.getKind());
+    if (goesRound(around) || !same) {
       return false;
     }
     if (tree instanceof ConditionalExpressionTree either) {
@@ -125,7 +128,9 @@ record WiderNumber(Program program, TypeMirror from, TypeMirror to) implements E
           either.getTrueExpression() == part
               ? either.getFalseExpression()
               : either.getTrueExpression();
-      return either.getCondition() != part && becomes(trees, around, other) == to.getKind();
+      return either.getCondition() != part
+          && isExact(typeOf(new TreePath(around, other)))
+          && becomes(trees, around, other) == to.getKind();
     }
     if (tree instanceof UnaryTree unary) {
       boolean sign =
@@ -140,6 +145,13 @@ record WiderNumber(Program program, TypeMirror from, TypeMirror to) implements E
 
   private static Tree other(BinaryTree binary, Tree part) {
     return binary.getLeftOperand() == part ? binary.getRightOperand() : binary.getLeftOperand();
+  }
+
+  /** A float takes what is whole less exactly than a double does, so that results would differ. */
+  private boolean isExact(TypeMirror other) {
+    return number(other) != TypeKind.FLOAT
+        || to.getKind() != TypeKind.DOUBLE
+        || !isWhole(from.getKind());
   }
 
   /** Whether an operator works out the same with both types. */
@@ -190,6 +202,7 @@ record WiderNumber(Program program, TypeMirror from, TypeMirror to) implements E
       }
       TypeKind with = becomes(trees, around, other);
       return with != null
+          && isExact(typeOf(new TreePath(around, other)))
           && (COMPARISONS.contains(binary.getKind())
               || isKept(binary.getKind()) && with == number(typeOf(around)));
     }
@@ -197,7 +210,7 @@ record WiderNumber(Program program, TypeMirror from, TypeMirror to) implements E
       TypeMirror counted = typeOf(new TreePath(around, count.getVariable()));
       return number(counted) == null
           ? showsAlike() && count.getKind() == Tree.Kind.PLUS_ASSIGNMENT
-          : isKept(operator(count.getKind()));
+          : isKept(operator(count.getKind())) && isExact(counted);
     }
     if (tree instanceof ConditionalExpressionTree either && either.getCondition() != part) {
       Tree other =
@@ -231,7 +244,7 @@ record WiderNumber(Program program, TypeMirror from, TypeMirror to) implements E
   }
 
   @Override
-  public Optional<ExecutableElement> overload(ExecutableElement called, int index) {
+  public Optional<ExecutableElement> overload(ExecutableElement called) {
     TypeElement type = (TypeElement) called.getEnclosingElement();
     String name = type.getQualifiedName() + "." + called.getSimpleName();
     boolean shown = SHOWING.contains(name) && showsAlike();
