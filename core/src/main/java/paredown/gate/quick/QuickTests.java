@@ -8,7 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +17,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import paredown.gate.TemporaryFolder;
 import paredown.gate.TestResult;
 import paredown.gate.TestRun;
 import paredown.program.Sources;
@@ -92,13 +92,8 @@ public record QuickTests(Project project, Set<Path> launcher) {
   public Optional<TestRun> run(
       Sources sources, Set<String> changed, Set<String> classes, Duration limit)
       throws InterruptedException {
-    try {
-      Path folder = Files.createTempDirectory("pare-quick");
-      try {
-        return run(sources, changed, classes, limit, folder);
-      } finally {
-        delete(folder);
-      }
+    try (TemporaryFolder folder = TemporaryFolder.named("pare-quick")) {
+      return run(sources, changed, classes, limit, folder.path());
     } catch (IOException unwritable) {
       throw new UncheckedIOException(unwritable);
     }
@@ -201,8 +196,7 @@ public record QuickTests(Project project, Set<Path> launcher) {
   }
 
   private static Map<Module, Set<String>> byModule(Sources sources, Set<String> classes) {
-    Map<Module, Set<String>> byModule =
-        new TreeMap<>(java.util.Comparator.comparing(Module::directory));
+    Map<Module, Set<String>> byModule = new TreeMap<>(Comparator.comparing(Module::directory));
     for (String path : classes) {
       Optional<SourceFile> file = sources.file(path);
       file.ifPresent(
@@ -216,21 +210,6 @@ public record QuickTests(Project project, Set<Path> launcher) {
 
   private static TestResult result(String line) {
     String[] parts = line.split("\t", -1);
-    return new TestResult(
-        parts[0],
-        Arrays.stream(TestResult.Status.values())
-            .filter(each -> each.name().equals(parts[1]))
-            .findFirst()
-            .orElseThrow(),
-        parts[2],
-        "");
-  }
-
-  private static void delete(Path folder) throws IOException {
-    try (Stream<Path> all = Files.walk(folder)) {
-      for (Path each : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
-        Files.deleteIfExists(each);
-      }
-    }
+    return new TestResult(parts[0], TestResult.Status.valueOf(parts[1]), parts[2], "");
   }
 }

@@ -15,7 +15,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jacoco.agent.AgentJar;
 import org.jacoco.core.analysis.Analyzer;
 import org.jacoco.core.analysis.CoverageBuilder;
@@ -28,6 +27,7 @@ import org.jacoco.core.data.IExecutionDataVisitor;
 import org.jacoco.core.data.ISessionInfoVisitor;
 import org.jacoco.core.data.SessionInfo;
 import paredown.gate.ProjectTests;
+import paredown.gate.TemporaryFolder;
 import paredown.gate.TestResult;
 import paredown.gate.TestRun;
 import paredown.program.Sources;
@@ -51,20 +51,16 @@ public record Recording(TestRun run, Reach reach) {
    * @throws paredown.gate.TestProblem where they do not compile, do not start, or take too long
    */
   public static Recording of(ProjectTests tests, Sources sources) throws InterruptedException {
-    try {
-      Path folder = Files.createTempDirectory("pare-reach");
-      try {
-        Path agent = folder.resolve("agent.jar");
-        AgentJar.extractTo(agent.toFile());
-        String options =
-            "-javaagent:%s=destfile=%s,classdumpdir=%s,includes=%s"
-                .formatted(agent, folder.resolve("ran"), folder.resolve("classes"), names(sources));
-        String own = System.getenv().getOrDefault(OPTIONS, "");
-        TestRun run = tests.apart(Map.of(OPTIONS, (own + " " + options).strip()));
-        return new Recording(run, new Ran(folder, sources, testClasses(run)).reach());
-      } finally {
-        delete(folder);
-      }
+    try (TemporaryFolder temporary = TemporaryFolder.named("pare-reach")) {
+      Path folder = temporary.path();
+      Path agent = folder.resolve("agent.jar");
+      AgentJar.extractTo(agent.toFile());
+      String options =
+          "-javaagent:%s=destfile=%s,classdumpdir=%s,includes=%s"
+              .formatted(agent, folder.resolve("ran"), folder.resolve("classes"), names(sources));
+      String own = System.getenv().getOrDefault(OPTIONS, "");
+      TestRun run = tests.apart(Map.of(OPTIONS, (own + " " + options).strip()));
+      return new Recording(run, new Ran(folder, sources, testClasses(run)).reach());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -92,14 +88,6 @@ public record Recording(TestRun run, Reach reach) {
         .distinct()
         .map(name -> name + ".*")
         .collect(Collectors.joining(":"));
-  }
-
-  private static void delete(Path folder) throws IOException {
-    try (Stream<Path> all = Files.walk(folder)) {
-      for (Path each : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
-        Files.deleteIfExists(each);
-      }
-    }
   }
 
   /** What ran, process by process. */

@@ -1,8 +1,10 @@
 package paredown.refactor.operation.changetype;
 
+import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -132,11 +134,13 @@ final class Holders {
           .filter(each -> !followed.contains(each))
           .forEach(each -> open.put(each, program.symbols().key(each)));
       followed.addAll(open.keySet());
+      Map<String, Element> byKey = new HashMap<>();
+      open.forEach((element, key) -> byKey.put(key, element));
       List<MemberUses.MemberUse> uses = MemberUses.of(program, open);
-      uses.forEach(use -> leaveUncounted(use, open));
+      uses.forEach(use -> leaveUncounted(use, byKey.get(use.key())));
       for (MemberUses.MemberUse use : uses) {
         value(use)
-            .filter(path -> all.containsKey(element(use, open)))
+            .filter(path -> all.containsKey(byKey.get(use.key())))
             .map(path -> flow.of(use.trees(), path))
             .filter(sink -> sink.into() != null && !sink.stays())
             .ifPresent(sink -> add(sink.into()));
@@ -144,16 +148,8 @@ final class Holders {
     }
   }
 
-  private static Element element(MemberUses.MemberUse use, Map<Element, String> open) {
-    return open.keySet().stream()
-        .filter(each -> open.get(each).equals(use.key()))
-        .findFirst()
-        .orElseThrow();
-  }
-
   /** What is counted on in a way that the new type cannot be keeps its type, with its family. */
-  private void leaveUncounted(MemberUses.MemberUse use, Map<Element, String> open) {
-    Element element = element(use, open);
+  private void leaveUncounted(MemberUses.MemberUse use, Element element) {
     boolean mayStay = all.containsKey(element) && !groups.get(first).contains(element);
     if (use.access() == MemberUses.Access.UPDATE && mayStay) {
       new Counting(program, exchange, use)
@@ -177,7 +173,7 @@ final class Holders {
     return switch (use.access()) {
       case WRITE, UPDATE -> {
         TreePath set = use.path().getParentPath();
-        while (set.getLeaf() instanceof com.sun.source.tree.ParenthesizedTree) {
+        while (set.getLeaf() instanceof ParenthesizedTree) {
           set = set.getParentPath();
         }
         yield Optional.of(set);

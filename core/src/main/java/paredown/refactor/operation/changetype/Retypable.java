@@ -6,11 +6,9 @@ import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
@@ -189,7 +187,7 @@ final class Retypable {
     }
     int index = method.getParameters().indexOf(parameter);
     Map<Element, Holders.Holder> found = new LinkedHashMap<>();
-    for (ExecutableElement each : family(method)) {
+    for (ExecutableElement each : MethodFamily.of(program, method)) {
       require(parameter, each, List.of(index));
       VariableElement own = each.getParameters().get(index);
       requireSame(parameter, own.asType(), own);
@@ -197,12 +195,6 @@ final class Retypable {
       found.put(own, variable(own, program.declaration(own)));
     }
     return found;
-  }
-
-  private Set<ExecutableElement> family(ExecutableElement method) {
-    Set<ExecutableElement> family = new LinkedHashSet<>(Set.of(method));
-    family.addAll(MethodFamily.of(program, method));
-    return family;
   }
 
   private void require(Element what, ExecutableElement method, List<Integer> positions) {
@@ -257,7 +249,7 @@ final class Retypable {
 
   private Map<Element, Holders.Holder> method(ExecutableElement method) {
     Map<Element, Holders.Holder> found = new LinkedHashMap<>();
-    for (ExecutableElement each : family(method)) {
+    for (ExecutableElement each : MethodFamily.of(program, method)) {
       require(method, each, List.of());
       requireSame(method, each.getReturnType(), each);
       TreePath path = program.declaration(each);

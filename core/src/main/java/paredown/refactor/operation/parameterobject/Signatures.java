@@ -5,7 +5,6 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -203,7 +202,7 @@ final class Signatures {
     if (!heads.containsKey(head.element())) {
       return;
     }
-    Set<ExecutableElement> family = family(head.element());
+    Set<ExecutableElement> family = MethodFamily.of(program, head.element());
     if (family.contains(chosen.element())) {
       refuse(obstacle);
     }
@@ -211,17 +210,11 @@ final class Signatures {
     left.add(sentence(head.element(), obstacle));
   }
 
-  private Set<ExecutableElement> family(ExecutableElement method) {
-    Set<ExecutableElement> family = new LinkedHashSet<>(Set.of(method));
-    family.addAll(MethodFamily.of(program, method));
-    return family;
-  }
-
   /** Adds a method with all that dispatch together with it, or says why one of them cannot. */
   private Optional<FixedHead.Obstacle> addFamily(ExecutableElement method) {
     List<Integer> positions = positions(method).orElseThrow();
     List<Head> found = new ArrayList<>();
-    for (ExecutableElement each : family(method)) {
+    for (ExecutableElement each : MethodFamily.of(program, method)) {
       Optional<FixedHead.Obstacle> obstacle = checks.of(each, positions);
       if (obstacle.isPresent()) {
         return obstacle;
