@@ -280,7 +280,7 @@ final class ChangeTypePlan {
             });
     if (exchange.maker().isPresent()) {
       TreePath path = counting.path();
-      inOrder.add(use.trees(), path.getLeaf(), () -> code.count(use, path, counting.operator()));
+      inOrder.add(use.trees(), path.getLeaf(), () -> code.count(use, path));
     }
   }
 }

@@ -4,14 +4,11 @@ import com.sun.source.tree.CompoundAssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.Optional;
 import javax.lang.model.type.TypeMirror;
 import paredown.program.Program;
-import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.MemberUses;
-import paredown.text.Token;
 
 /**
  * A value that is counted on, {@code taken += 2} or {@code taken++}, and whether a new type can be.
@@ -68,17 +65,5 @@ final class Counting {
         !(path.getLeaf() instanceof CompoundAssignmentTree count)
             || program.types().isAssignable(by(count), exchange.from());
     return plain && alone && whole;
-  }
-
-  /** The operator of a step, or of an assignment that counts on. */
-  String operator() {
-    Tree tree = path.getLeaf();
-    if (tree instanceof CompoundAssignmentTree count) {
-      UnitTrees trees = use.trees();
-      Token sign = trees.source().codeTokenFrom(trees.end(count.getVariable()));
-      String all = trees.source().slice(sign.start(), trees.start(count.getExpression()));
-      return all.substring(0, all.indexOf('='));
-    }
-    return tree.getKind().name().endsWith("INCREMENT") ? "+" : "-";
   }
 }

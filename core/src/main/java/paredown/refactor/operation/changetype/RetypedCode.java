@@ -26,6 +26,7 @@ import paredown.program.Unit;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.code.Brackets;
+import paredown.refactor.code.CountingSign;
 import paredown.refactor.code.ReferencedTypes;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -180,7 +181,7 @@ final class RetypedCode {
   }
 
   /** {@code count += 2} and {@code count++} become {@code count = new Count(count.value() + 2)}. */
-  void count(MemberUses.MemberUse use, TreePath path, String operator) {
+  void count(MemberUses.MemberUse use, TreePath path) {
     UnitTrees trees = use.trees();
     Written.Text text = Written.text("");
     object(text, use, true);
@@ -192,7 +193,7 @@ final class RetypedCode {
     object(text, use, false);
     ExecutableElement giver = exchange.giver().orElseThrow();
     text.text(".").name(giver.getSimpleName().toString(), program.symbols().key(giver)).text("()");
-    text.text(" " + operator + " ");
+    text.text(" " + CountingSign.of(trees, path.getLeaf()) + " ");
     if (path.getLeaf() instanceof CompoundAssignmentTree compound) {
       ExpressionTree by = compound.getExpression();
       boolean brackets = Brackets.areNeededBehindCast(by);

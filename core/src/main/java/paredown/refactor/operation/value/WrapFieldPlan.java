@@ -24,6 +24,7 @@ import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Brackets;
+import paredown.refactor.code.CountingSign;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
@@ -41,7 +42,6 @@ import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.Token;
 
 /** Works out how a field is read and set that holds an object then. */
 final class WrapFieldPlan {
@@ -248,7 +248,7 @@ final class WrapFieldPlan {
     type.begin(text, trees, use.scope());
     object(text, use, false);
     type.ask(text);
-    text.text(" " + sign(trees, tree) + " ");
+    text.text(" " + CountingSign.of(trees, tree) + " ");
     if (tree instanceof CompoundAssignmentTree compound) {
       ExpressionTree value = compound.getExpression();
       boolean brackets = Brackets.areNeededBehindCast(value);
@@ -258,22 +258,6 @@ final class WrapFieldPlan {
     } else {
       type.replace(trees, tree, text.text("1)").done());
     }
-  }
-
-  /** The operator of a step, or of an assignment that counts on. */
-  private static String sign(UnitTrees trees, Tree tree) {
-    if (tree instanceof CompoundAssignmentTree compound) {
-      int behind = trees.end(compound.getVariable());
-      Token sign = trees.source().codeTokenFrom(behind);
-      return trees
-          .source()
-          .slice(sign.start(), trees.start(compound.getExpression()))
-          .split("=")[0];
-    }
-    return tree.getKind() == Tree.Kind.PREFIX_INCREMENT
-            || tree.getKind() == Tree.Kind.POSTFIX_INCREMENT
-        ? "+"
-        : "-";
   }
 
   /** The object whose field it is, and the field. */
