@@ -8,8 +8,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import paredown.UnusableRequest;
+import paredown.history.GitCommits;
 import paredown.project.Progress;
 import paredown.refactor.plan.Arguments;
 import paredown.remedy.Candidate;
@@ -27,11 +29,13 @@ import picocli.CommandLine.Parameters;
     versionProvider = Pare.Version.class,
     description = {
       "Walks through the whole loop on a sample project, a tidal ferry line.",
-      "Lays it out, then: survey, why, preview, apply with all tests, undo. Every command is shown as",
-      "you would type it."
+      "Lays it out, then: survey, why, preview, apply with all tests, undo; and two findings become",
+      "two commits. Every command is shown as you would type it."
     },
     footer = {"", "Example:", "  pare demo", "  pare demo ferry", "", "This runs Maven's tests."})
 final class DemoCommand extends PareCommand {
+  private static final String STEPS = "cures.pare";
+
   @Parameters(
       paramLabel = "DIR",
       arity = "0..1",
@@ -59,9 +63,26 @@ final class DemoCommand extends PareCommand {
     if (!isAsLaidOut(folder)) {
       throw new IllegalStateException("undo left the sample project changed");
     }
-    say("Every file is as it was, to the byte. The project stays in " + target + " to play with.");
-    say("Next: pare mend " + survey.candidates(god).get(0).id() + at);
+    say("Every file is as it was, to the byte.");
+    commit(folder, List.of(candidate.named("Passage"), survey.candidates(god).get(0)));
+    walk("survey" + at);
+    say("The project stays in " + target + " to play with.");
     return Exit.DONE;
+  }
+
+  /** Takes cures of findings to commits, in a repository of the sample project's own. */
+  private void commit(Path folder, List<Candidate> cures) throws IOException {
+    String steps =
+        cures.stream()
+            .map(each -> "# %s\n%s\n".formatted(each.cure().says(), each.cure().command()))
+            .collect(Collectors.joining("\n"));
+    Files.writeString(folder.resolve(STEPS), steps);
+    new GitCommits(folder)
+        .begin("A tidal ferry line", List.of("target/"), "Ferry Desk", "desk@ferry.example");
+    String file = Arguments.quoted(target.resolve(STEPS).toString());
+    say("\nThe folder is a Git repository now. Two of the cures, as a file of steps:");
+    say("\n" + terminal().bold("$ cat " + file) + "\n" + steps.stripTrailing());
+    walk("carry " + file + " --apply --commit --project " + Arguments.quoted(target.toString()));
   }
 
   private void say(String sentence) {

@@ -1,6 +1,7 @@
 package paredown.cli;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
@@ -24,6 +25,13 @@ class DemoTest {
     int undo = out.indexOf("Step 1 taken back", kept);
     assertTrue(survey >= 0 && why > survey && apply > why && kept > apply && undo > kept, out);
     assertTrue(out.contains("Tests after   47 passed, 0 failed"), out);
+    int carry = out.indexOf("$ pare carry ferry/cures.pare", undo);
+    int first = out.indexOf("Commit ", carry);
+    int second = out.indexOf("Commit ", first + 1);
+    int last = out.indexOf("$ pare survey", second);
+    assertTrue(carry > undo && first > carry && second > first && last > second, out);
+    assertFalse(
+        out.substring(last).contains("god-") || out.substring(last).contains("clump-"), out);
     Ran again = Ran.pare(folder, "demo", "ferry").exits(2);
     assertTrue(again.err().contains("is not empty"), again.err());
     Ran reach = Ran.pare(folder, "test", "--reach", "--project", "ferry").exits(0);

@@ -303,22 +303,23 @@ public final class FactsDrawer {
     return false;
   }
 
-  /** What a method only passes its own parameters on to. */
+  /** What a method only passes its own parameters on to, or its object with them. */
   private Optional<Access> forwards(TreePath path, MethodTree tree) {
     TreePath at = only(tree) == null ? null : onlyExpression(path, tree);
     if (at == null || !(at.getLeaf() instanceof MethodInvocationTree call)) {
       return Optional.empty();
     }
-    Set<String> parameters =
+    Set<String> given =
         tree.getParameters().stream()
             .map(each -> each.getName().toString())
             .collect(Collectors.toSet());
+    given.add("this");
     boolean passesOn =
         call.getArguments().stream()
             .allMatch(
                 each ->
                     each instanceof IdentifierTree name
-                        && parameters.contains(name.getName().toString()));
+                        && given.contains(name.getName().toString()));
     TreePath select = new TreePath(at, call.getMethodSelect());
     return passesOn
             && own.element(select) instanceof ExecutableElement called

@@ -15,7 +15,8 @@ import javax.lang.model.element.Modifier;
  * @param overrides whether it overrides or implements an inherited method
  * @param returned the field of its own that it only returns; empty where it does more
  * @param assigns whether it only sets a field of its own to its parameter
- * @param forwards the member that it only passes its own parameters on to, and through what
+ * @param forwards the member that it only passes its own parameters on to, or its object with them,
+ *     and through what
  * @param passesUp whether it is a constructor that only gives what it is given to the class above
  */
 public record MethodFact(

@@ -195,7 +195,11 @@ final class BindingsKept {
   }
 
   private void forgotten(Use use) {
-    broke(before(use.place()) + ", which means " + use.key() + ", was forgotten");
+    broke(
+        before(use.place())
+            + (use.kind() == UseKind.CONSTANT
+                ? " would be no constant any more"
+                : ", which means " + use.key() + ", was forgotten"));
   }
 
   private void broke(String what) {

@@ -27,6 +27,29 @@ public final class GitCommits {
     this.folder = folder;
   }
 
+  /**
+   * Makes a repository of a folder that is none, and commits all that it holds.
+   *
+   * @param left patterns of what it never holds, such as {@code target/}
+   * @param author who commits there, and an address
+   */
+  public void begin(String message, Collection<String> left, String author, String address) {
+    try (Git git = Git.init().setDirectory(folder.toFile()).call()) {
+      Repository repository = git.getRepository();
+      Path info = repository.getDirectory().toPath().resolve("info");
+      Files.createDirectories(info);
+      Files.write(info.resolve("exclude"), left);
+      StoredConfig config = repository.getConfig();
+      config.setString("user", null, "name", author);
+      config.setString("user", null, "email", address);
+      config.save();
+      git.add().addFilepattern(".").call();
+      git.commit().setMessage(message).setSign(false).setNoVerify(true).call();
+    } catch (IOException | GitAPIException e) {
+      throw failed(e);
+    }
+  }
+
   private Repository open() throws IOException {
     RepositoryBuilder builder = new RepositoryBuilder();
     if (builder.findGitDir(folder.toFile()).getGitDir() == null) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.TypeFact;
@@ -28,6 +29,8 @@ import paredown.text.NameWords;
 public record Representation(
     List<String> texts, List<String> helpers, List<String> outside, List<String> rules) {
   private static final int LITERALS = 2;
+  private static final int WAYS = 2;
+  private static final int HELPED = 3;
 
   /** Classes that are there to show something, by their names. */
   private static final Pattern SHOWING =
@@ -57,6 +60,17 @@ public record Representation(
     helpers = List.copyOf(helpers);
     outside = List.copyOf(outside);
     rules = List.copyOf(rules);
+  }
+
+  /** Whether there are several ways to show it, or one with several helpers. */
+  public boolean isMuch() {
+    int all = making().size();
+    return texts.size() >= WAYS ? all >= HELPED : texts.size() == 1 && all > HELPED;
+  }
+
+  /** What makes text: the methods that show the object, and their helpers. */
+  public List<String> making() {
+    return Stream.concat(texts.stream(), helpers.stream()).toList();
   }
 
   /** What a class shows; empty where it shows nothing much, or does nothing else. */

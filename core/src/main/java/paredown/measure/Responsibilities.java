@@ -19,8 +19,9 @@ import paredown.text.NameWords;
  *
  * <p>Parts that share nothing are found first. A large part is divided where its members hang
  * together in {@link Communities}, if their modularity (Newman and Girvan, 2004) is high enough,
- * each has a field, and at most a tenth of all uses crosses from one to another. Parts of more than
- * eighty members are divided into {@link Themes}.
+ * each has a field, and at most a tenth of all uses crosses from one to another; or where only a
+ * few {@link Hubs} hold it together. Parts of more than eighty members are divided into {@link
+ * Themes}.
  */
 public final class Responsibilities {
   private static final int DIVIDED_FROM = 10;
@@ -72,7 +73,12 @@ public final class Responsibilities {
       return List.of(new TreeSet<>(part));
     }
     Graph<String, Tie> graph = MemberGroups.within(whole, part);
-    return divisions.of(from(graph), () -> worked(graph, part));
+    List<Set<String>> divided = divisions.of(from(graph), () -> worked(graph, part));
+    if (divided.size() > 1 || part.size() > DIVIDED_TO) {
+      return divided;
+    }
+    List<Set<String>> apart = Hubs.apart(type, graph);
+    return apart.isEmpty() ? divided : apart;
   }
 
   /** All that a division is worked out from. */

@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.MemberGroups;
 import paredown.refactor.operation.extractclass.ExtractClass;
-import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 
@@ -45,65 +45,77 @@ final class ClassCandidates {
     this.taken = taken;
   }
 
-  /** One side of the class where it has one, or else its groups. */
+  /** Its groups and its sides could go, all at once or one at a time. */
   List<Candidate> ofWhole() {
-    List<Candidate> sides = sides();
-    return sides.isEmpty() ? groups() : sides;
-  }
-
-  /** What a class shows of itself, or has to do with files, could go to a class that asks it. */
-  private List<Candidate> sides() {
     List<Candidate> found = new ArrayList<>();
-    for (Evidence.Group side : finding.evidence().groups()) {
-      String word = SIDES.get(side.name());
-      if (word != null) {
-        ExtractClass.Wishes wishes =
-            ExtractClass.Wishes.of(Optional.of(false), Set.of()).pass(ExtractClass.Pass.OWNER);
-        String name = type.simpleName() + word;
-        found.add(
-            new Candidate(
-                finding.id(),
-                new Cure.Extract(
-                    new ExtractClass(type.name(), List.of(), side.methods(), name, wishes))));
+    List<List<ExtractClass>> apart = new ArrayList<>();
+    List<Evidence.Group> groups = going();
+    Set<String> gone = new HashSet<>();
+    for (Evidence.Group group : groups) {
+      List<String> fields = group.fields().stream().filter(this::isInstanceField).toList();
+      boolean disjoint = fields.stream().noneMatch(gone::contains);
+      if (!fields.isEmpty() && disjoint && group.size() > 2) {
+        gone.addAll(fields);
+        apart.add(extracts(fields, group));
       }
     }
+    sides().forEach(side -> apart.add(List.of(side)));
+    if (apart.size() > 1 && groups.size() <= AT_ONCE) {
+      found.add(candidate(new Cure.Apart(type.name(), apart)));
+    }
+    apart.forEach(ways -> ways.forEach(way -> found.add(candidate(new Cure.Extract(way)))));
     return found;
   }
 
-  /** The groups that the members of a class fall into could go, one at a time. */
-  private List<Candidate> groups() {
-    List<Candidate> found = new ArrayList<>();
-    List<Evidence.Group> groups =
-        finding.evidence().groups().stream().filter(group -> !group.fields().isEmpty()).toList();
-    Set<String> going = new HashSet<>();
-    List<ExtractClass> alone = new ArrayList<>();
-    List<Evidence.Group> others = new ArrayList<>(groups);
-    if (others.size() > 1) {
-      // What the class is about goes last, and only where most of the class is something else.
-      Evidence.Group main = others.remove(0);
-      if (main.fields().size() * 2 <= type.instanceFields().size()) {
-        others.add(main);
-      }
-    } else {
-      others.clear();
+  private Candidate candidate(Cure cure) {
+    return new Candidate(finding.id(), cure);
+  }
+
+  /** What a class shows of itself, or has to do with files, could go to a class that asks it. */
+  private List<ExtractClass> sides() {
+    ExtractClass.Wishes wishes =
+        ExtractClass.Wishes.of(Optional.of(false), Set.of()).pass(ExtractClass.Pass.OWNER);
+    return finding.evidence().groups().stream()
+        .filter(side -> SIDES.containsKey(side.name()))
+        .map(
+            side ->
+                new ExtractClass(
+                    type.name(),
+                    List.of(),
+                    side.methods(),
+                    type.simpleName() + SIDES.get(side.name()),
+                    wishes))
+        .toList();
+  }
+
+  /** The groups with fields that could go, those that are worth most first where they are many. */
+  private List<Evidence.Group> going() {
+    List<Evidence.Group> others =
+        new ArrayList<>(
+            finding.evidence().groups().stream()
+                .filter(group -> !group.fields().isEmpty())
+                .toList());
+    if (others.size() < 2) {
+      return List.of();
+    }
+    // What the class is about goes last, and only where most of the class is something else.
+    Evidence.Group main = others.remove(0);
+    if (main.fields().size() * 2 <= type.instanceFields().size() && !isAsked(main, others)) {
+      others.add(main);
     }
     if (others.size() > AT_ONCE) {
       others.sort(Comparator.comparingDouble(this::worth).reversed());
     }
-    for (Evidence.Group group : others) {
-      List<String> fields = group.fields().stream().filter(this::isInstanceField).toList();
-      boolean disjoint = fields.stream().noneMatch(going::contains);
-      if (!fields.isEmpty() && disjoint && group.size() > 2) {
-        going.addAll(fields);
-        List<Candidate> ways = extracts(fields, group);
-        found.addAll(ways);
-        alone.add(((Cure.Extract) ways.get(ways.size() - 1).cure()).refactoring());
-      }
-    }
-    if (alone.size() > 1 && others.size() <= AT_ONCE) {
-      found.add(new Candidate(finding.id(), new Cure.Apart(new ExtractGroups(type.name(), alone))));
-    }
-    return found;
+    return others;
+  }
+
+  /** Whether other groups use the fields of one. */
+  private boolean isAsked(Evidence.Group main, List<Evidence.Group> others) {
+    return others.stream()
+        .flatMap(group -> group.methods().stream())
+        .flatMap(signature -> type.method(signature).stream())
+        .anyMatch(
+            method -> main.fields().stream().anyMatch(method.fieldsOf(type.name())::contains));
   }
 
   /**
@@ -111,9 +123,8 @@ final class ClassCandidates {
    * that is little of its logic, all its methods go, too, and those that need their old object are
    * given it. The last takes the least along.
    */
-  private List<Candidate> extracts(List<String> fields, Evidence.Group group) {
-    Candidate alone = of(fields, group.name());
-    ExtractClass narrow = ((Cure.Extract) alone.cure()).refactoring();
+  private List<ExtractClass> extracts(List<String> fields, Evidence.Group group) {
+    ExtractClass narrow = alone(fields, group.name());
     List<String> all =
         type.methods().stream()
             .filter(MemberGroups::ties)
@@ -122,12 +133,16 @@ final class ClassCandidates {
             .filter(group.methods()::contains)
             .toList();
     if (branches(narrow.methods()) * 100 >= branches(all) * MOST_OF_IT) {
-      return List.of(alone);
+      return List.of(narrow);
     }
     ExtractClass wide =
         new ExtractClass(
-            type.name(), fields, all, narrow.name(), narrow.wishes().pass(ExtractClass.Pass.OWNER));
-    return List.of(new Candidate(finding.id(), new Cure.Extract(wide)), alone);
+            type.name(),
+            withConstants(fields, all),
+            all,
+            narrow.name(),
+            narrow.wishes().pass(ExtractClass.Pass.OWNER));
+    return List.of(wide, narrow);
   }
 
   /** The logic of a group, the less the more of what it uses of its class is outside of it. */
@@ -159,13 +174,34 @@ final class ClassCandidates {
 
   /** Some fields, with the methods that need nothing else. */
   Candidate of(List<String> fields, String proposed) {
-    List<MethodFact> methods = MovableMethods.of(type, new HashSet<>(fields));
+    return candidate(new Cure.Extract(alone(fields, proposed)));
+  }
+
+  private ExtractClass alone(List<String> fields, String proposed) {
+    List<String> methods =
+        MovableMethods.of(type, new HashSet<>(fields)).stream().map(MethodFact::signature).toList();
     String name = ProposedName.of(type, fields, proposed, taken);
     taken.add(name);
-    return new Candidate(
-        finding.id(),
-        new Cure.Extract(
-            new ExtractClass(
-                type.name(), fields, methods.stream().map(MethodFact::signature).toList(), name)));
+    return new ExtractClass(type.name(), withConstants(fields, methods), methods, name);
+  }
+
+  /** Some fields, with the constants that only methods of the same group use. */
+  private List<String> withConstants(List<String> fields, List<String> methods) {
+    List<String> all = new ArrayList<>(fields);
+    type.fields().stream()
+        .filter(field -> field.isConstant() && field.isPrivate())
+        .map(FieldFact::name)
+        .filter(constant -> isOnlyOf(methods, constant))
+        .forEach(all::add);
+    return all;
+  }
+
+  private boolean isOnlyOf(List<String> methods, String constant) {
+    List<String> users =
+        type.methods().stream()
+            .filter(method -> method.fieldsOf(type.name()).contains(constant))
+            .map(MethodFact::signature)
+            .toList();
+    return !users.isEmpty() && methods.containsAll(users);
   }
 }

@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
@@ -62,8 +63,17 @@ public sealed interface Cure {
     }
   }
 
-  /** A class of which each group of members becomes one. */
-  record Apart(ExtractGroups refactoring) implements Cure {
+  /**
+   * A class of which each group of members becomes one.
+   *
+   * @param ways how each group could go, what takes the most along first
+   */
+  record Apart(String type, List<List<ExtractClass>> ways) implements Cure {
+    @Override
+    public ExtractGroups refactoring() {
+      return new ExtractGroups(type, ways.stream().map(each -> each.get(0)).toList());
+    }
+
     @Override
     public Cure named(String name) {
       return this;

@@ -170,7 +170,7 @@ public record Remedies(List<Remedy> found, List<Dropped> dropped, List<Candidate
       return plan(candidate, extract.refactoring(), facts, sources, index);
     }
     if (candidate.cure() instanceof Cure.Apart apart) {
-      return plan(candidate, apart.refactoring(), facts, sources, index);
+      return plan(candidate, apart, facts, sources, index);
     }
     if (candidate.cure() instanceof Cure.Pieces pieces) {
       Judged judged = Judged.of(pieces.refactoring(), sources, index);
@@ -252,31 +252,30 @@ public record Remedies(List<Remedy> found, List<Dropped> dropped, List<Candidate
     }
   }
 
-  /** Plans an extraction of several groups, each with the methods that can come along. */
+  /** Plans an extraction of several groups, each in the first way that it can go. */
   private static Remedy plan(
-      Candidate original,
-      ExtractGroups refactoring,
-      Facts facts,
-      Sources sources,
-      SourceIndex index) {
+      Candidate original, Cure.Apart cure, Facts facts, Sources sources, SourceIndex index) {
     List<ExtractClass> groups = new ArrayList<>();
     Refused met = null;
-    for (ExtractClass group : refactoring.groups()) {
-      try {
-        Remedy one = planProposed(original, new Cure.Extract(group), facts, sources, index);
-        groups.add((ExtractClass) one.refactoring());
-      } catch (Refused refused) {
-        met = refused;
+    for (List<ExtractClass> ways : cure.ways()) {
+      for (ExtractClass way : ways) {
+        try {
+          Remedy one = planProposed(original, new Cure.Extract(way), facts, sources, index);
+          groups.add((ExtractClass) one.refactoring());
+          break;
+        } catch (Refused refused) {
+          met = refused;
+        }
       }
     }
     if (groups.size() < 2) {
       throw met;
     }
-    ExtractGroups planned = new ExtractGroups(refactoring.type(), groups);
+    ExtractGroups planned = new ExtractGroups(cure.type(), groups);
     Judged judged = Judged.of(planned, sources, index);
-    TypeFact type = facts.type(refactoring.type()).orElseThrow();
+    TypeFact type = facts.type(cure.type()).orElseThrow();
     int fields = type.instanceFields().size();
-    int going = groups.stream().mapToInt(each -> each.fields().size() - 1).sum();
+    int going = groups.stream().mapToInt(each -> fewer(type, each)).sum();
     List<String> price = new ArrayList<>(List.of(groups.size() + " classes more"));
     price.addAll(price(judged.change(), 2));
     return new Remedy(
@@ -313,6 +312,16 @@ public record Remedies(List<Remedy> found, List<Dropped> dropped, List<Candidate
     return staying;
   }
 
+  /** How many fields objects have less, with the one for the new object. */
+  private static int fewer(TypeFact type, ExtractClass refactoring) {
+    int going =
+        (int)
+            type.instanceFields().stream()
+                .filter(field -> refactoring.fields().contains(field.name()))
+                .count();
+    return going == 0 ? 0 : going - 1;
+  }
+
   private static Effect effect(ExtractClass refactoring, Change change, Facts facts) {
     TypeFact type = facts.type(refactoring.type()).orElseThrow();
     int fields = type.instanceFields().size();
@@ -331,9 +340,7 @@ public record Remedies(List<Remedy> found, List<Dropped> dropped, List<Candidate
       }
     }
     List<Effect.Figure> figures = new ArrayList<>();
-    if (!refactoring.fields().isEmpty()) {
-      figures.add(new Effect.Figure("fields", fields, fields - refactoring.fields().size() + 1));
-    }
+    figures.add(new Effect.Figure("fields", fields, fields - fewer(type, refactoring)));
     figures.add(new Effect.Figure("methods with logic", logic, logic - movedLogic));
     figures.add(new Effect.Figure("ways through its methods", branches, branches - movedBranches));
     figures.removeIf(each -> each.before() == each.after());

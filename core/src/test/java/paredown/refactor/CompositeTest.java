@@ -183,4 +183,25 @@ class CompositeTest {
     assertEquals(RefusalKind.NAME_TAKEN, refused.kind());
     assertEquals(List.of("src/ferry/Desk.java"), refused.places());
   }
+
+  @Test
+  void doesAStepThatIsMadeOfSteps() {
+    Sources sources = sources();
+    ExtractClass asking =
+        new ExtractClass(
+            "Sailing",
+            List.of(),
+            List.of("twice()"),
+            "Doubled",
+            ExtractClass.Wishes.of(Optional.of(false), Set.of()).pass(ExtractClass.Pass.OWNER));
+
+    Judged judged = Judged.of(new Chain(List.of(EXTRACT, asking)), sources, sources.index());
+
+    assertTrue(judged.verdict().passed(), judged.verdict().toString());
+    Sources after = judged.change().after(sources);
+    assertTrue(
+        after.text("src/ferry/Doubled.java").text().contains("static int twice(Sailing sailing)"));
+    assertTrue(
+        after.text("src/ferry/Desk.java").text().contains("one.middle() + Doubled.twice(one)"));
+  }
 }

@@ -103,6 +103,25 @@ class DetectorsTest {
   }
 
   @Test
+  void leavesOutTheFieldsThatAloneHoldAClassTogether() {
+    String log = "private int log; int log() { return log; } ";
+    String shared = log + group("depth", 8) + group("length", 8);
+    String ties = "void tell() { log = depth; } void say() { log = length; } ";
+    String others = "class Quay { int a; } class Pier { int a; }";
+
+    assertEquals(
+        List.of("only log holds its groups together"),
+        find("class Berth { " + shared + ties + "} " + others).stream()
+            .filter(each -> each.smell() == Smell.GOD_CLASS)
+            .map(each -> each.evidence().figures().get(3).words())
+            .toList());
+    String calls = "void tell() { adepth(); blength(); } ";
+    assertTrue(
+        find("class Berth { " + shared + calls + "} " + others).stream()
+            .noneMatch(each -> each.smell() == Smell.GOD_CLASS));
+  }
+
+  @Test
   void findsNothingInRecordsAndInFilesWithErrors() {
     assertEquals(List.of(), find("record Berth(int a, int b, int c, int d) {}"));
     assertEquals(List.of(), find(BERTH.formatted("Missing gone;")));

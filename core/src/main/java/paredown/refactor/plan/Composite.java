@@ -10,7 +10,7 @@ import paredown.refactor.Refused;
 
 /**
  * A composite is several refactorings that make one change: each is planned on what the one before
- * it left, in memory, and judged by the first two gates by itself.
+ * it left, in memory, and judged by the first two gates by itself. A step may be made of steps.
  */
 final class Composite {
   private final Refactoring whole;
@@ -71,7 +71,7 @@ final class Composite {
 
   private void plan(Refactoring step) {
     try {
-      Judged judged = Judged.alone(step, sources, sources.index());
+      Judged judged = Judged.of(step, sources, sources.index());
       steps.add(judged);
       sources = judged.change().after(sources);
     } catch (Refused refused) {

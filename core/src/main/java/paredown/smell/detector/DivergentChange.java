@@ -28,7 +28,9 @@ import paredown.text.Listed;
  */
 public final class DivergentChange implements Detector {
 
-  private static final String TEXT = "shown as text";
+  /** The name of the group of what makes text. */
+  static final String TEXT = "shown as text";
+
   private static final int TEXTS = 2;
   private static final int RULES = 3;
 
@@ -50,7 +52,7 @@ public final class DivergentChange implements Detector {
         ? Stream.of(finding(type, byClients, byCommits, grounds.limits()))
         : Representation.of(type)
             .filter(shown -> shown.rules().size() >= RULES || isMore(type, shown))
-            .filter(shown -> isMuch(shown) || reachesOutside(shown))
+            .filter(shown -> shown.isMuch() || reachesOutside(shown))
             .map(shown -> shows(type, shown))
             .stream();
   }
@@ -75,12 +77,6 @@ public final class DivergentChange implements Detector {
             - shown.helpers().size()
             - shown.outside().size();
     return shown.rules().size() == RULES - 1 && others > RULES + 1;
-  }
-
-  /** Several ways to show it, or one with several helpers. */
-  private static boolean isMuch(Representation shown) {
-    int all = shown.texts().size() + shown.helpers().size();
-    return shown.texts().size() >= TEXTS ? all >= RULES : shown.texts().size() == 1 && all > RULES;
   }
 
   /** A class that keeps rules, and shows itself as text, or reaches outside, as well. */
@@ -128,10 +124,8 @@ public final class DivergentChange implements Detector {
 
   private static List<Evidence.Group> sides(Representation shown) {
     List<Evidence.Group> groups = new ArrayList<>();
-    if (isMuch(shown)) {
-      List<String> making = new ArrayList<>(shown.texts());
-      making.addAll(shown.helpers());
-      groups.add(new Evidence.Group(TEXT, List.of(), making, List.of()));
+    if (shown.isMuch()) {
+      groups.add(new Evidence.Group(TEXT, List.of(), shown.making(), List.of()));
     }
     if (shown.outside().size() >= TEXTS) {
       groups.add(new Evidence.Group("outside", List.of(), shown.outside(), List.of()));

@@ -103,6 +103,7 @@ public final class LazyClass implements Detector {
     boolean all =
         methods.size() >= grounds.limits().lazyForwards()
             && methods.stream().allMatch(method -> method.forwards().isPresent())
+            && methods.stream().noneMatch(method -> givesItself(type, method))
             && type.methods().stream().noneMatch(MethodFact::isStatic)
             && type.instanceFields().size() == 1
             && type.supertypes().stream().allMatch("java.lang.Object"::equals);
@@ -314,6 +315,13 @@ public final class LazyClass implements Detector {
         .map(Access::use)
         .filter(use -> use.type().equals(type.name()) && use.member().equals(method.signature()))
         .isPresent();
+  }
+
+  /** Whether what a method passes its call on to is given its object, too. */
+  private static boolean givesItself(TypeFact type, MethodFact method) {
+    return method.forwards().stream()
+        .flatMap(to -> Stream.of(to.use().member().replaceAll(".*\\(|\\)", "").split(", ?")))
+        .anyMatch(type.simpleName()::equals);
   }
 
   /** Static methods without state, each of which one other class alone calls, and not the same. */

@@ -92,10 +92,12 @@ final class ExtractClassPlan {
       methodChecks.requireNoDelegates(delegates);
     }
     Receiving receiving = Receiving.of(leaving, type, arguments.wishes().pass());
+    Set<OwnerClass.Method> given = receiving.methods();
+    given.removeIf(this::isDone);
     if (none) {
-      methodChecks.requireNothingReceived(receiving);
+      methodChecks.requireNothingReceived(given);
     }
-    delegates.addAll(receiving.methods());
+    delegates.addAll(given);
     methodChecks.requireCallersNear(delegates);
     OutsideNames.requireNone(owner, namesWithout(delegates), overruled);
     List<MemberUse> asking = asking(delegates);
@@ -164,6 +166,12 @@ final class ExtractClassPlan {
   }
 
   /** The names of what is not in its old place any more. */
+  /** Whether nothing asks for a method any more where it was. */
+  private boolean isDone(OwnerClass.Method method) {
+    return method.is(Modifier.PRIVATE)
+        && leaving.staying().stream().noneMatch(use -> use.key().equals(method.key()));
+  }
+
   private List<String> namesWithout(Set<OwnerClass.Method> delegates) {
     List<String> names =
         new ArrayList<>(leaving.fields().stream().map(OwnerClass.Field::name).toList());

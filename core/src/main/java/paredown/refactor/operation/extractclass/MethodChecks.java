@@ -93,15 +93,13 @@ final class MethodChecks {
   }
 
   /** Refuses where a method is to leave nothing behind and receives what only a delegate gives. */
-  void requireNothingReceived(Receiving receiving) {
-    receiving
-        .methods()
-        .forEach(
-            method ->
-                needed(
-                    method,
-                    "that gives it what it needs of " + owner.simpleName(),
-                    owner.trees().place(method.tree())));
+  void requireNothingReceived(Set<OwnerClass.Method> receiving) {
+    receiving.forEach(
+        method ->
+            needed(
+                method,
+                "that gives it what it needs of " + owner.simpleName(),
+                owner.trees().place(method.tree())));
   }
 
   private String place(OwnerClass.Method method) {

@@ -44,7 +44,8 @@ public record OrderMembers(String type) implements Refactoring {
     Set<String> files = Set.of(owner.trees().path());
     EditList edits = new EditList();
     Map<OwnerClass.Method, Integer> ranks = new HashMap<>();
-    new ReadingOrder(owner).methods().forEach(method -> ranks.put(method, ranks.size()));
+    List<OwnerClass.Method> reading = new ReadingOrder(owner).methods();
+    new MeantByDocs(owner).kept(reading).forEach(method -> ranks.put(method, ranks.size()));
     int moved = 0;
     for (List<OwnerClass.Method> section : new Sections(owner).all()) {
       List<OwnerClass.Method> sorted = new ArrayList<>(section);
