@@ -1,19 +1,11 @@
 package paredown.facts;
 
 import com.sun.source.tree.AnnotationTree;
-import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.ExpressionTree;
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LiteralTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ModifiersTree;
-import com.sun.source.tree.ReturnTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
@@ -22,17 +14,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
-import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.MethodFact.Parameter;
 import paredown.program.CompileError;
 import paredown.program.Program;
@@ -222,6 +210,7 @@ public final class FactsDrawer {
       Set<String> mentions) {
     BodyScan body = new BodyScan(own, places, mentions);
     body.scan(path, null);
+    PlainBody plain = new PlainBody(own, places, path, tree);
     return new MethodFact(
         method.getKind() == ElementKind.CONSTRUCTOR
             ? method.getEnclosingElement().getSimpleName().toString()
@@ -234,10 +223,10 @@ public final class FactsDrawer {
         tree.getReturnType() == null ? "" : tree.getReturnType().toString(),
         method.getKind() == ElementKind.CONSTRUCTOR,
         inherited.isOverriddenBy(method),
-        returned(path, tree),
-        assigns(path, tree),
-        forwards(path, tree),
-        method.getKind() == ElementKind.CONSTRUCTOR && passesUp(tree),
+        plain.returned(),
+        plain.assigns(),
+        plain.forwards(),
+        method.getKind() == ElementKind.CONSTRUCTOR && plain.passesUp(),
         tree.getBody() == null
             ? Body.NONE
             : body.body(hasSiblings(inherited) ? shape(tree) : 0, fields),
@@ -264,110 +253,5 @@ public final class FactsDrawer {
       }
     }
     return hash;
-  }
-
-  private static StatementTree only(MethodTree tree) {
-    return tree.getBody() != null && tree.getBody().getStatements().size() == 1
-        ? tree.getBody().getStatements().get(0)
-        : null;
-  }
-
-  /** The expression that is all of a method's body, and where it stands; null where it is more. */
-  private static TreePath onlyExpression(TreePath path, MethodTree tree) {
-    TreePath body = new TreePath(path, tree.getBody());
-    if (only(tree) instanceof ReturnTree statement && statement.getExpression() != null) {
-      return new TreePath(new TreePath(body, statement), statement.getExpression());
-    }
-    if (only(tree) instanceof ExpressionStatementTree statement) {
-      return new TreePath(new TreePath(body, statement), statement.getExpression());
-    }
-    return null;
-  }
-
-  /** The own field that a method only returns; empty where it does more. */
-  private String returned(TreePath path, MethodTree tree) {
-    return only(tree) instanceof ReturnTree statement && statement.getExpression() != null
-        ? ownField(onlyExpression(path, tree))
-        : "";
-  }
-
-  /** Whether a method only sets a field of its own to a parameter. */
-  private boolean assigns(TreePath path, MethodTree tree) {
-    if (only(tree) instanceof ExpressionStatementTree statement
-        && statement.getExpression() instanceof AssignmentTree assignment
-        && assignment.getExpression() instanceof IdentifierTree
-        && tree.getParameters().size() == 1) {
-      TreePath at = onlyExpression(path, tree);
-      return !ownField(new TreePath(at, assignment.getVariable())).isEmpty();
-    }
-    return false;
-  }
-
-  /** What a method only passes its own parameters on to, or its object with them. */
-  private Optional<Access> forwards(TreePath path, MethodTree tree) {
-    TreePath at = only(tree) == null ? null : onlyExpression(path, tree);
-    if (at == null || !(at.getLeaf() instanceof MethodInvocationTree call)) {
-      return Optional.empty();
-    }
-    Set<String> given =
-        tree.getParameters().stream()
-            .map(each -> each.getName().toString())
-            .collect(Collectors.toSet());
-    given.add("this");
-    boolean passesOn =
-        call.getArguments().stream()
-            .allMatch(
-                each ->
-                    each instanceof IdentifierTree name
-                        && given.contains(name.getName().toString()));
-    TreePath select = new TreePath(at, call.getMethodSelect());
-    return passesOn
-            && own.element(select) instanceof ExecutableElement called
-            && own.holds(called.getEnclosingElement())
-            && own.root(select).kind() == Access.Root.Kind.FIELD
-        ? Optional.of(
-            new Access(
-                new MemberUse(
-                    MemberUse.Kind.CALL,
-                    own.name((TypeElement) called.getEnclosingElement()),
-                    own.signature(called)),
-                own.root(select),
-                range(call).line(),
-                places.start(call)))
-        : Optional.empty();
-  }
-
-  private static boolean passesUp(MethodTree tree) {
-    if (tree.getBody() == null) {
-      // A constructor that somebody has not finished writing.
-      return false;
-    }
-    if (tree.getBody().getStatements().isEmpty()) {
-      return tree.getParameters().isEmpty();
-    }
-    if (only(tree) instanceof ExpressionStatementTree statement
-        && statement.getExpression() instanceof MethodInvocationTree call
-        && call.getMethodSelect().toString().equals("super")) {
-      List<String> given = call.getArguments().stream().map(Tree::toString).toList();
-      List<String> taken =
-          tree.getParameters().stream().map(each -> each.getName().toString()).toList();
-      return given.equals(taken);
-    }
-    return false;
-  }
-
-  private String ownField(TreePath path) {
-    ExpressionTree tree = (ExpressionTree) path.getLeaf();
-    boolean plain =
-        tree instanceof IdentifierTree
-            || tree instanceof MemberSelectTree select
-                && select.getExpression() instanceof IdentifierTree self
-                && self.getName().contentEquals("this");
-    Element element = plain ? own.element(path) : null;
-    return element != null
-            && element.getKind() == ElementKind.FIELD
-            && !element.getModifiers().contains(Modifier.STATIC)
-        ? element.getSimpleName().toString()
-        : "";
   }
 }

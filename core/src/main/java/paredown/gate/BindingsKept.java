@@ -88,7 +88,7 @@ final class BindingsKept {
     Provenance.Origin old = origin.get();
     Optional<Use> was = before.uses().at(old.file(), old.offset(), use.kind());
     if (was.isEmpty()) {
-      if (use.kind() == UseKind.CONSTANT && isCarried(old)) {
+      if (use.isConstant() && isCarried(old)) {
         // A final variable that is given its value where it stands now; the value was carried, too.
         return;
       }
@@ -197,7 +197,7 @@ final class BindingsKept {
   private void forgotten(Use use) {
     broke(
         before(use.place())
-            + (use.kind() == UseKind.CONSTANT
+            + (use.isConstant()
                 ? " would be no constant any more"
                 : ", which means " + use.key() + ", was forgotten"));
   }

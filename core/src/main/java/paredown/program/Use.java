@@ -28,6 +28,11 @@ public record Use(Place place, String key, String type) {
     return place.kind() == UseKind.NAME;
   }
 
+  /** Whether it is a variable of a value that the compiler knows. */
+  public boolean isConstant() {
+    return place.kind() == UseKind.CONSTANT;
+  }
+
   /** Whether it stands in a Javadoc comment. */
   public boolean isDoc() {
     return place.kind() == UseKind.DOC;

@@ -15,7 +15,7 @@ import paredown.refactor.StepOf;
 import paredown.refactor.plan.Judged;
 import paredown.remedy.Candidate;
 import paredown.remedy.Cure;
-import paredown.remedy.Remedies;
+import paredown.remedy.Planning;
 import paredown.remedy.Remedy;
 import paredown.remedy.Stages;
 
@@ -60,7 +60,7 @@ record Previews(Sources sources, boolean strict, Progress progress) {
                         "The members of %s do not fall into several groups.".formatted(type),
                         "Name the members that leave: --fields and --methods, with --name."));
     doing();
-    return of(Remedies.plan(apart, survey.facts(), sources, sources.index()));
+    return of(planning(survey).plan(apart));
   }
 
   /**
@@ -88,8 +88,12 @@ record Previews(Sources sources, boolean strict, Progress progress) {
     doing();
     return of(
         name.isEmpty()
-            ? Remedies.planProposed(candidate, survey.facts(), sources, sources.index())
-            : Remedies.plan(candidate.named(name.get()), survey.facts(), sources, sources.index()));
+            ? planning(survey).planProposed(candidate)
+            : planning(survey).plan(candidate.named(name.get())));
+  }
+
+  private Planning planning(Survey survey) {
+    return new Planning(survey.facts(), sources, sources.index());
   }
 
   /**

@@ -4,10 +4,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import paredown.smell.Detector;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Lived;
 import paredown.smell.Smell;
+import paredown.smell.detector.lazy.LazyClass;
 
 /** All detectors together. */
 public final class Detectors {

@@ -9,6 +9,7 @@ import paredown.measure.ChangeGroups;
 import paredown.measure.ClientGroups;
 import paredown.measure.Representation;
 import paredown.measure.Size;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

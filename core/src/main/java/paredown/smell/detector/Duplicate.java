@@ -13,6 +13,7 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
+import paredown.smell.Detector;
 import paredown.smell.Finding;
 import paredown.smell.Grounds;
 import paredown.smell.Owned;

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import paredown.facts.Access;
 import paredown.facts.MethodFact;
 import paredown.measure.DataUse;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

@@ -19,6 +19,7 @@ import paredown.facts.FieldFact;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.measure.MemberGroups;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

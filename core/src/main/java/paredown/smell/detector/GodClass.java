@@ -16,6 +16,7 @@ import paredown.measure.MemberGroups;
 import paredown.measure.Representation;
 import paredown.measure.Responsibilities;
 import paredown.measure.Size;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Traits;
 import paredown.facts.TypeFact;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

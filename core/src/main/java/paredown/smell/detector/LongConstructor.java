@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

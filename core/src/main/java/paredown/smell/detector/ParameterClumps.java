@@ -12,6 +12,7 @@ import javax.lang.model.element.Modifier;
 import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
 import paredown.smell.ClosedSets;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

@@ -10,6 +10,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.Question;
 import paredown.facts.TypeFact;
 import paredown.measure.ForeignData;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

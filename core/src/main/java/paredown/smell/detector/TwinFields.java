@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import paredown.facts.FieldFact;
 import paredown.facts.TypeFact;
 import paredown.smell.ClosedSets;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

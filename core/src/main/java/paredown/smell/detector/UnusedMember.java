@@ -10,6 +10,7 @@ import paredown.facts.Head;
 import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.TypeFact;
+import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
 import paredown.smell.Form;

@@ -22,9 +22,9 @@ record KnownVariable(Program program, Exchange exchange) {
     for (Use use : program.uses().within(trees.path(), at, at + 1)) {
       if (use.kind() == UseKind.INFERRED) {
         text.here(use.kind(), "inferred " + program.symbols().text(exchange.to()), use.place());
-      } else if (use.kind() == UseKind.CONSTANT && exchange.maker().isEmpty()) {
+      } else if (use.isConstant() && exchange.maker().isEmpty()) {
         text.here(use.kind(), constant(use.key()), use.place());
-      } else if (use.kind() == UseKind.CONSTANT) {
+      } else if (use.isConstant()) {
         gone.add(new Replacement.Dropped(use.place(), "it is an object now"));
       }
     }

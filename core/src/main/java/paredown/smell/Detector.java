@@ -1,8 +1,6 @@
-package paredown.smell.detector;
+package paredown.smell;
 
 import java.util.stream.Stream;
-import paredown.smell.Finding;
-import paredown.smell.Grounds;
 
 /** A detector finds one kind of smell in the facts of a program. */
 public interface Detector {
