@@ -122,7 +122,7 @@ final class BindingsKept {
     if (moved != null && run != null && run.self() != null && isAskedOfSelf(was, run.self())) {
       return moved;
     }
-    return was.kind() == UseKind.RECEIVER && isOfMovedMember(was, use, run)
+    return was.isReceiver() && isOfMovedMember(was, use, run)
         ? provenance.receiver(was.key(), use.file(), run)
         : provenance.image(was.key(), use.file(), run);
   }

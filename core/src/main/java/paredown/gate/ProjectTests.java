@@ -109,7 +109,7 @@ public final class ProjectTests {
       if (own && results.isEmpty()) {
         return whole(outcome);
       }
-      if (outcome.exit() != 0 && results.stream().noneMatch(TestResult::failed)) {
+      if (outcome.failed() && results.stream().noneMatch(TestResult::failed)) {
         throw complaint(outcome.output());
       }
       return new TestRun(results);

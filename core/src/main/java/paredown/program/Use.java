@@ -28,6 +28,11 @@ public record Use(Place place, String key, String type) {
     return place.kind() == UseKind.NAME;
   }
 
+  /** Whether it is the object that a member is asked of, where none is written. */
+  public boolean isReceiver() {
+    return place.kind() == UseKind.RECEIVER;
+  }
+
   /** Whether it is a variable of a value that the compiler knows. */
   public boolean isConstant() {
     return place.kind() == UseKind.CONSTANT;

@@ -38,6 +38,11 @@ public record Command(List<String> words, Path directory, Map<String, String> en
     public boolean inTime() {
       return exit != -1;
     }
+
+    /** Whether it ran out of time, or says itself that it did not do what it should. */
+    public boolean failed() {
+      return exit != 0;
+    }
   }
 
   /**

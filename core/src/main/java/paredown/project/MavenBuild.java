@@ -48,11 +48,11 @@ final class MavenBuild {
       Path pom = Files.createTempFile("pare", ".xml");
       try {
         Command.Outcome outcome = run(pom, EFFECTIVE_POM, CLASS_PATH);
-        if (outcome.exit() != 0 && severalModules()) {
+        if (outcome.failed() && severalModules()) {
           // Siblings that were never installed are found once they are compiled.
           outcome = run(pom, "test-compile", EFFECTIVE_POM, CLASS_PATH);
         }
-        if (outcome.exit() != 0) {
+        if (outcome.failed()) {
           throw complaint(outcome);
         }
         return new MavenAnswer(Files.readString(pom), outcome.output());

@@ -140,7 +140,7 @@ public record QuickTests(Project project, Set<Path> launcher) {
                 ""));
         continue;
       }
-      if (outcome.exit() != 0 || !Files.exists(results)) {
+      if (outcome.failed() || !Files.exists(results)) {
         return Optional.empty();
       }
       Files.readAllLines(results).forEach(line -> all.add(result(line)));

@@ -158,7 +158,7 @@ final class HomeCode {
   private Replacement renamed(Element element, int at) {
     Written.Text text = Written.text("");
     for (Use use : program.uses().within(trees.path(), at, at + 1)) {
-      if (use.kind() == UseKind.RECEIVER) {
+      if (use.isReceiver()) {
         text.here(use.kind(), Symbols.typeKey(home.binaryName()), use.place());
       }
     }

@@ -99,7 +99,7 @@ final class UnnestChecks {
       boolean needs =
           around.contains(use.key())
               && !isOfItself(use)
-              && (use.kind() == UseKind.RECEIVER
+              && (use.isReceiver()
                   || use.kind() == UseKind.ENCLOSING
                   || use.key().startsWith("this of "));
       if (needs) {

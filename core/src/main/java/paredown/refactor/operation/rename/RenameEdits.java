@@ -124,7 +124,7 @@ final class RenameEdits {
     for (Use use : here) {
       if (use.isName()) {
         name = use;
-      } else if (use.kind() == UseKind.RECEIVER && !qualifier.isEmpty()) {
+      } else if (use.isReceiver() && !qualifier.isEmpty()) {
         Shadows.write(text, use, qualifier);
       } else {
         text.hereStill(use.kind(), use.key(), use.place());
