@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import paredown.UnusableRequest;
 import paredown.history.GitCommits;
@@ -29,12 +28,13 @@ import picocli.CommandLine.Parameters;
     versionProvider = Pare.Version.class,
     description = {
       "Walks through the whole loop on a sample project, a tidal ferry line.",
-      "Lays it out, then: survey, why, preview, apply with all tests, undo; and two findings become",
-      "two commits. Every command is shown as you would type it."
+      "Lays it out, then: survey, why, preview, apply with all tests, undo; and a finding is taken to",
+      "a commit. Every command is shown as you would type it."
     },
     footer = {"", "Example:", "  pare demo", "  pare demo ferry", "", "This runs Maven's tests."})
 final class DemoCommand extends PareCommand {
   private static final String STEPS = "cures.pare";
+  private static final String BRANCH = "cures";
 
   @Parameters(
       paramLabel = "DIR",
@@ -64,25 +64,34 @@ final class DemoCommand extends PareCommand {
       throw new IllegalStateException("undo left the sample project changed");
     }
     say("Every file is as it was, to the byte.");
-    commit(folder, List.of(candidate.named("Passage"), survey.candidates(god).get(0)));
-    walk("survey" + at);
-    say("The project stays in " + target + " to play with.");
+    commit(folder, survey.candidates(god).get(0), at);
+    say("The project stays in " + target + ", as it was laid out, to play with.");
+    say("Next: pare mend " + survey.candidates(god).get(0).id() + at);
     return Exit.DONE;
   }
 
-  /** Takes cures of findings to commits, in a repository of the sample project's own. */
-  private void commit(Path folder, List<Candidate> cures) throws IOException {
-    String steps =
-        cures.stream()
-            .map(each -> "# %s\n%s\n".formatted(each.cure().says(), each.cure().command()))
-            .collect(Collectors.joining("\n"));
+  /** Takes a cure to a commit, on a branch of a repository of the sample project's own. */
+  private void commit(Path folder, Candidate cure, String at) throws IOException {
+    String steps = "# %s\n%s\n".formatted(cure.cure().says(), cure.cure().command());
     Files.writeString(folder.resolve(STEPS), steps);
-    new GitCommits(folder)
-        .begin("A tidal ferry line", List.of("target/"), "Ferry Desk", "desk@ferry.example");
+    GitCommits commits = new GitCommits(folder);
+    commits.begin("A tidal ferry line", List.of("target/"), "Ferry Desk", "desk@ferry.example");
+    String main = commits.goTo(BRANCH);
     String file = Arguments.quoted(target.resolve(STEPS).toString());
-    say("\nThe folder is a Git repository now. Two of the cures, as a file of steps:");
+    say(
+        "\nThe folder is a Git repository now, on its branch %s. A cure of %s, as a file of steps:"
+            .formatted(BRANCH, finding(cure)));
     say("\n" + terminal().bold("$ cat " + file) + "\n" + steps.stripTrailing());
-    walk("carry " + file + " --apply --commit --project " + Arguments.quoted(target.toString()));
+    walk("carry " + file + " --apply --commit" + at);
+    walk("survey" + at);
+    commits.goTo(main);
+    say(
+        "The commit stays on the branch %s; the files are those of %s again."
+            .formatted(BRANCH, main));
+  }
+
+  private static String finding(Candidate cure) {
+    return cure.id().substring(0, cure.id().indexOf('.'));
   }
 
   private void say(String sentence) {

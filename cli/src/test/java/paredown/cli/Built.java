@@ -104,8 +104,14 @@ final class Built {
 
   /** A copy of the sample project, in which a survey may keep what it likes. */
   private static Path sample() throws IOException {
+    Path copy = FOLDER.resolve("demo");
+    layOutSample(copy);
+    return copy;
+  }
+
+  /** Puts the files of the sample project into a folder. */
+  static void layOutSample(Path copy) throws IOException {
     Path demo = Path.of("target/classes/paredown/cli/demo").toAbsolutePath();
-    Path copy = Files.createDirectories(FOLDER.resolve("demo"));
     try (Stream<Path> files = Files.walk(demo)) {
       for (Path file : files.filter(Files::isRegularFile).toList()) {
         Path to = copy.resolve(demo.relativize(file).toString());
@@ -113,7 +119,6 @@ final class Built {
         Files.copy(file, to, StandardCopyOption.REPLACE_EXISTING);
       }
     }
-    return copy;
   }
 
   private static List<String> with(List<String> words, String... more) {

@@ -3,6 +3,7 @@ package paredown.cli;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,8 +21,8 @@ class HelpExamplesTest {
   @TempDir static Path folder;
 
   @BeforeAll
-  static void layOutTheDemo() {
-    Ran.pare(folder, "demo", "ferry").exits(0);
+  static void layOutTheDemo() throws IOException {
+    Built.layOutSample(folder.resolve("ferry"));
   }
 
   @TestFactory

@@ -50,6 +50,23 @@ public final class GitCommits {
     }
   }
 
+  /**
+   * Goes to a branch, which is made where there is none; the work tree is as its last commit.
+   *
+   * @return the branch that was left
+   */
+  public String goTo(String branch) {
+    try (Repository repository = open();
+        Git git = new Git(repository)) {
+      String left = repository.getBranch();
+      boolean known = repository.findRef("refs/heads/" + branch) != null;
+      git.checkout().setName(branch).setCreateBranch(!known).call();
+      return left;
+    } catch (IOException | GitAPIException e) {
+      throw failed(e);
+    }
+  }
+
   private Repository open() throws IOException {
     RepositoryBuilder builder = new RepositoryBuilder();
     if (builder.findGitDir(folder.toFile()).getGitDir() == null) {

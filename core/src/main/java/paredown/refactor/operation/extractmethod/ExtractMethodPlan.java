@@ -21,6 +21,7 @@ import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.refactor.Refactoring;
+import paredown.refactor.Refused;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -48,6 +49,7 @@ final class ExtractMethodPlan {
   private final Locals locals;
   private final Set<String> looked;
   private final List<GivenValue> values = new ArrayList<>();
+  private Optional<Refused> bound = Optional.empty();
 
   /**
    * A plan of an extraction.
@@ -87,6 +89,7 @@ final class ExtractMethodPlan {
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
 
+    lookAround(shape, parameters);
     List<Callee> all = callees(shape, parameters);
     List<Callee> twins = all.stream().filter(each -> !isLeft(each)).toList();
     boolean asked = arguments.others().isAny();
@@ -281,6 +284,7 @@ final class ExtractMethodPlan {
                   .formatted(places)
               : "The same stood in %s, too, and is a call now.".formatted(places));
     }
+    bound.map(Refused::getMessage).ifPresent(notes::add);
     return notes;
   }
 
@@ -296,7 +300,20 @@ final class ExtractMethodPlan {
   }
 
   private boolean isEverywhere() {
-    return arguments.duplicates() == Duplicates.PROJECT;
+    return arguments.duplicates() == Duplicates.PROJECT && bound.isEmpty();
+  }
+
+  /** What keeps other classes from calling it is no reason against the places of its own. */
+  private void lookAround(Shape shape, List<VariableElement> parameters) {
+    if (isEverywhere()) {
+      bound = extraction.bound(shape, parameters);
+      bound
+          .filter(why -> Callee.of(extraction, shape, parameters).isEmpty())
+          .ifPresent(
+              why -> {
+                throw why;
+              });
+    }
   }
 
   private List<Callee> callees(Shape shape, List<VariableElement> parameters) {

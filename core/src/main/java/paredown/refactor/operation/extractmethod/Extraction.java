@@ -4,6 +4,7 @@ import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -218,29 +219,28 @@ final class Extraction {
   }
 
   /**
-   * Requires that other classes could run it.
-   *
-   * @throws Refused where it needs its object, or what only its class knows
+   * Why other classes could not run it: it needs its object, or what only its class knows; empty
+   * where they could.
    */
-  void requireNoObject(Shape shape, List<VariableElement> parameters) {
+  Optional<Refused> bound(Shape shape, List<VariableElement> parameters) {
     boolean given = GivenField.areSteady(trees, part);
     for (TreePath each : part.trees()) {
       Optional<TreePath> self = CodeElsewhere.instance(trees, each, given);
       if (self.isPresent()) {
-        throw Refused.advising(
-            RefusalKind.NEEDS_OWNER,
-            "Other classes cannot call it: it needs %s of its object."
-                .formatted(self.get().getLeaf()),
-            "Say --duplicates all for the places of its class.",
-            trees.place(self.get().getLeaf()));
+        Tree leaf = self.get().getLeaf();
+        return Optional.of(bound("it needs %s of its object".formatted(leaf), trees.place(leaf)));
       }
     }
-    if (isOfObject() || varies(shape, parameters)) {
-      throw Refused.advising(
-          RefusalKind.NEEDS_OWNER,
-          "Other classes cannot call it: %s.".formatted(whyNot()),
-          "Say --duplicates all for the places of its class.",
-          trees.source().place(part.start()));
-    }
+    return isOfObject() || varies(shape, parameters)
+        ? Optional.of(bound(whyNot(), trees.source().place(part.start())))
+        : Optional.empty();
+  }
+
+  private static Refused bound(String why, String place) {
+    return Refused.advising(
+        RefusalKind.NEEDS_OWNER,
+        "Other classes cannot call it: %s.".formatted(why),
+        "Say --duplicates all for the places of its class.",
+        place);
   }
 }

@@ -79,13 +79,8 @@ final class Repeats {
     return words;
   }
 
-  /**
-   * The places that can call it.
-   *
-   * @throws Refused where the part needs its object
-   */
+  /** The places that can call it, where others than those of its class may. */
   List<Callee> callees(Shape shape, List<VariableElement> parameters, Set<String> files) {
-    part.requireNoObject(shape, parameters);
     List<Callee> callees = new ArrayList<>();
     for (Callee each : Callee.everywhere(part, shape, parameters, files)) {
       if (sees(each)) {
