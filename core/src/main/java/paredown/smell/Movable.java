@@ -81,6 +81,7 @@ public final class Movable {
         && !method.isAccessor()
         && !makes(method, grounds)
         && !givesOwn(owned)
+        && !isOneOfSeveral(owned)
         && !Representation.isByTrade(owned.type(), method)
         && BY_TRADE.stream().noneMatch(trade -> owned.type().simpleName().endsWith(trade))
         && !(method.name().equals("main") && method.isStatic());
@@ -97,6 +98,21 @@ public final class Movable {
   /** A static method that gives an object of its own class makes it, or has it made. */
   private static boolean givesOwn(Owned owned) {
     return owned.method().isStatic() && result(owned.method()).equals(owned.type().simpleName());
+  }
+
+  /** Whether methods of one name have their work done by others of their class, or each other. */
+  private static boolean isOneOfSeveral(Owned owned) {
+    MethodFact method = owned.method();
+    return passesOn(owned.type(), method)
+        && owned.type().methods().stream()
+            .filter(each -> each != method && each.name().equals(method.name()))
+            .anyMatch(each -> passesOn(owned.type(), each));
+  }
+
+  private static boolean passesOn(TypeFact type, MethodFact method) {
+    return method.callsOf(type.name()).stream()
+        .flatMap(called -> type.method(called).stream())
+        .anyMatch(called -> called.isPrivate() || called.name().equals(method.name()));
   }
 
   /** The type that a method gives, without its arguments. */

@@ -74,6 +74,16 @@ class ClumpsTest {
   }
 
   @Test
+  void countsNoListOfWhichAShorterOverloadLeavesSomeOut() {
+    String third = "int fee(int length, String name, int depth) { return 2; } ";
+    assertEquals(List.of(), parameters(third + "int fee(int length, String name) { return 3; }"));
+    assertEquals(1, parameters(third + "int fee(boolean late) { return 3; }").size());
+    assertEquals(
+        List.of(),
+        parameters("int compareDepths(int length, String name, int depth) { return 2; }"));
+  }
+
+  @Test
   void doesNotCountClassesThatHoldTheSameAsFields() {
     String hull =
         "public class Hull { int depth, length; String name; %s void b(int depth, int length,"

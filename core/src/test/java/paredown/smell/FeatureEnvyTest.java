@@ -45,6 +45,15 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void leavesAloneAnOverloadWhoseWorkItsClassDoes() {
+    String part = "private int sum(int a, int b, boolean c) { return c ? a : b * reach; } ";
+    String asks = "int room(Berth b) { return sum(b.depth(), b.length(), b.closed()); } ";
+    String plain = "int room() { return sum(reach, 2, true); } ";
+    assertEquals(List.of(), methods(part + asks + plain));
+    assertEquals(1, methods(part + asks + plain.replace("room()", "all()")).size());
+  }
+
+  @Test
   void leavesAloneWhatShowsOthersAsTextByItsName() {
     String shows =
         """

@@ -1,11 +1,13 @@
 package paredown.smell.detector;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.lang.model.element.Modifier;
@@ -29,14 +31,17 @@ import paredown.text.Listed;
  * parameter lists, in any order.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Overloads of one name count once, and methods that
- * override not at all: their lists are not theirs to choose. Public static functions take what they
- * need one by one. Nor do classes count that hold the same as fields, and at least two of the
- * parameters must be values; an array and two numbers are a part of the array, and no clump.
+ * override not at all: their lists are not theirs to choose. Nor do lists count of which a shorter
+ * overload leaves some out, which are options, or that hold two to be compared. Public static
+ * functions take what they need one by one. Nor do classes count that hold the same as fields, and
+ * at least two of the parameters must be values; an array and two numbers are a part of the array,
+ * and no clump.
  */
 public final class ParameterClumps implements Detector {
   private static final int VALUES = 2;
   private static final int RANGE = 3;
   private static final Set<String> NUMBERS = Set.of("int", "long");
+  private static final Pattern COMPARES = Pattern.compile("(?:compare|equal|same|isSame|differ).*");
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -52,6 +57,7 @@ public final class ParameterClumps implements Detector {
             .filter(closed -> values(closed, values) >= VALUES)
             .filter(closed -> !isRange(closed.items()))
             .map(closed -> withoutHolders(closed, values, limits))
+            .map(ParameterClumps::withoutOptions)
             .filter(closed -> closed.places().size() >= limits.clumpPlaces())
             .toList();
     return found.stream()
@@ -95,6 +101,29 @@ public final class ParameterClumps implements Detector {
         closed.places().stream()
             .filter(place -> values.missing(place.type(), names) >= limits.clumpParameters())
             .toList());
+  }
+
+  /**
+   * Where a shorter overload leaves some of them out, they are options of one operation; and two of
+   * one type that are compared are what it works on.
+   */
+  private static ClosedSets.Closed<Owned> withoutOptions(ClosedSets.Closed<Owned> closed) {
+    boolean pair =
+        closed.items().stream().map(ParameterClumps::type).distinct().count()
+            < closed.items().size();
+    return new ClosedSets.Closed<>(
+        closed.items(),
+        closed.places().stream()
+            .filter(place -> !leavesOut(place, closed.items()))
+            .filter(place -> !pair || !COMPARES.matcher(place.method().name()).matches())
+            .toList());
+  }
+
+  private static boolean leavesOut(Owned place, Set<String> items) {
+    return place.type().methods().stream()
+        .filter(each -> each.name().equals(place.method().name()) && each != place.method())
+        .map(ParameterClumps::items)
+        .anyMatch(shorter -> !shorter.containsAll(items) && !Collections.disjoint(shorter, items));
   }
 
   private static void collect(TypeFact type, Limits limits, Map<Owned, Set<String>> lists) {
