@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -175,12 +176,10 @@ public final class SourceIndex {
    * @throws UnusableRequest where no type or several are meant
    */
   public DeclaredType type(String name) {
-    String wanted = name.replace('$', '.');
-    List<DeclaredType> exact = types.stream().filter(type -> type.name().equals(wanted)).toList();
+    // A name may have a $ of its own, or one in the place of the dot before a nested type.
+    List<DeclaredType> asTyped = called(name, UnaryOperator.identity());
     List<DeclaredType> meant =
-        exact.isEmpty()
-            ? types.stream().filter(type -> type.name().endsWith("." + wanted)).toList()
-            : exact;
+        asTyped.isEmpty() ? called(name, each -> each.replace('$', '.')) : asTyped;
     if (meant.isEmpty()) {
       throw new UnusableRequest(
           "There is no type " + name + " in this project.",
@@ -200,6 +199,16 @@ public final class SourceIndex {
               + ".");
     }
     return meant.get(0);
+  }
+
+  /** The types of a name, or else those of other packages or classes that end in it. */
+  private List<DeclaredType> called(String name, UnaryOperator<String> spelling) {
+    String wanted = spelling.apply(name);
+    List<DeclaredType> exact =
+        types.stream().filter(type -> spelling.apply(type.name()).equals(wanted)).toList();
+    return exact.isEmpty()
+        ? types.stream().filter(type -> spelling.apply(type.name()).endsWith("." + wanted)).toList()
+        : exact;
   }
 
   private static String distinct(DeclaredType type, List<DeclaredType> others) {
