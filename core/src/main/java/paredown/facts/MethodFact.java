@@ -110,6 +110,11 @@ public record MethodFact(
         .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 
+  /** Whether it does more than give or set a field, or pass a call on. */
+  public boolean works() {
+    return !isAccessor() && forwards.isEmpty();
+  }
+
   /** The signatures of the methods of a type that it calls, in the order of their use. */
   public Set<String> callsOf(String type) {
     return uses().stream()

@@ -1,11 +1,12 @@
 package paredown.measure;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jgrapht.Graph;
 import org.jgrapht.Graphs;
 import paredown.facts.FieldFact;
@@ -17,7 +18,8 @@ import paredown.facts.TypeFact;
  * the parts share nothing, and none calls another.
  *
  * <p>That a class holds together by such fields alone is no cohesion: each part could be given its
- * object. Three hubs at the most are left out, and as few as tell the most parts apart.
+ * object. Three hubs at the most are left out, and as few as tell the most parts apart. There are
+ * thousands of ways to leave three fields out, so that members are numbers here and sets are bits.
  */
 final class Hubs {
   private static final int MOST = 3;
@@ -28,21 +30,39 @@ final class Hubs {
   private static final int METHODS = 3;
   private static final int BRANCHES = 7;
 
-  private final TypeFact type;
-  private final Graph<String, Tie> graph;
-  private final List<String> fields;
-  private final Set<String> working;
-  private List<Set<String>> best = List.of();
+  private final List<String> members;
+  private final BitSet[] tied;
+  private final BitSet state = new BitSet();
+  private final BitSet logic = new BitSet();
+  private final int[] branches;
+  private List<BitSet> best = List.of();
 
   private Hubs(TypeFact type, Graph<String, Tie> graph, Set<String> working) {
-    this.type = type;
-    this.working = working;
-    this.graph = MemberGroups.within(graph, working);
-    this.fields =
-        type.instanceFields().stream()
-            .map(FieldFact::name)
-            .filter(name -> this.graph.containsVertex(name) && this.graph.degreeOf(name) > 1)
-            .toList();
+    this.members = List.copyOf(working);
+    this.tied = new BitSet[members.size()];
+    this.branches = new int[members.size()];
+    for (int i = 0; i < tied.length; i++) {
+      tied[i] = new BitSet();
+      for (String other : Graphs.neighborSetOf(graph, members.get(i))) {
+        if (working.contains(other)) {
+          tied[i].set(members.indexOf(other));
+        }
+      }
+      note(type, i);
+    }
+  }
+
+  private void note(TypeFact type, int member) {
+    if (type.field(members.get(member)).isPresent()) {
+      state.set(member);
+    }
+    type.method(members.get(member))
+        .filter(MethodFact::works)
+        .ifPresent(
+            method -> {
+              logic.set(member);
+              branches[member] = method.branches();
+            });
   }
 
   /**
@@ -53,88 +73,107 @@ final class Hubs {
    * @param graph of members that hang together
    */
   static List<Set<String>> apart(TypeFact type, Graph<String, Tie> graph) {
-    Set<String> working = new HashSet<>(graph.vertexSet());
-    Representation.of(type)
-        .ifPresent(
-            shown -> {
-              shown.texts().forEach(working::remove);
-              shown.helpers().forEach(working::remove);
-            });
+    Set<String> working = new TreeSet<>(graph.vertexSet());
+    Representation.of(type).map(Representation::making).ifPresent(working::removeAll);
     Hubs hubs = new Hubs(type, graph, working);
-    if (hubs.fields.size() > MANY) {
+    List<Integer> fields =
+        type.instanceFields().stream()
+            .map(FieldFact::name)
+            .map(hubs.members::indexOf)
+            .filter(field -> field >= 0 && hubs.tied[field].cardinality() > 1)
+            .toList();
+    if (fields.size() > MANY) {
       return List.of();
     }
+    BitSet all = new BitSet();
+    all.set(0, hubs.members.size());
     for (int left = 0; left <= MOST; left++) {
-      hubs.leave(left, 0, working);
+      hubs.leave(left, fields, all);
     }
-    return hubs.best.isEmpty() ? List.of() : hubs.complete();
+    return hubs.best.isEmpty() ? List.of() : hubs.complete(all);
   }
 
   /** The best parts, with all that is in none of them in the one that works on the most of it. */
-  private List<Set<String>> complete() {
-    Set<String> others = new TreeSet<>(working);
-    best.forEach(others::removeAll);
-    Set<String> main =
-        best.stream()
-            .max(
-                Comparator.<Set<String>>comparingLong(part -> used(others, part))
-                    .thenComparingInt(Set::size))
-            .orElseThrow();
-    main.addAll(others);
-    return best;
+  private List<Set<String>> complete(BitSet all) {
+    BitSet others = (BitSet) all.clone();
+    best.forEach(others::andNot);
+    best.stream()
+        .max(
+            Comparator.<BitSet>comparingLong(part -> used(others, part))
+                .thenComparingInt(BitSet::cardinality))
+        .orElseThrow()
+        .or(others);
+    return best.stream().map(this::names).toList();
   }
 
   /** How many of some members a part uses. */
-  private long used(Set<String> members, Set<String> part) {
-    return members.stream()
-        .filter(member -> Graphs.neighborListOf(graph, member).stream().anyMatch(part::contains))
-        .count();
+  private long used(BitSet some, BitSet part) {
+    return some.stream().filter(member -> tied[member].intersects(part)).count();
   }
 
-  /** Leaves so many fields out, from one of them on. */
-  private void leave(int number, int from, Set<String> remaining) {
+  private Set<String> names(BitSet part) {
+    return part.stream().mapToObj(members::get).collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  /** Leaves so many of some fields out. */
+  private void leave(int number, List<Integer> fields, BitSet remaining) {
     if (number == 0) {
-      List<Set<String>> parts = parts(remaining);
+      List<BitSet> parts = parts(remaining);
       if (parts.size() > 1 && isBetter(parts)) {
         best = parts;
       }
       return;
     }
-    for (int i = from; i < fields.size(); i++) {
-      Set<String> less = new HashSet<>(remaining);
-      less.remove(fields.get(i));
-      leave(number - 1, i + 1, less);
+    for (int i = 0; i < fields.size(); i++) {
+      BitSet less = (BitSet) remaining.clone();
+      less.clear(fields.get(i));
+      leave(number - 1, fields.subList(i + 1, fields.size()), less);
     }
   }
 
-  private boolean isBetter(List<Set<String>> parts) {
+  private boolean isBetter(List<BitSet> parts) {
     return parts.size() > best.size() || parts.size() == best.size() && all(parts) > all(best);
   }
 
-  private static int all(List<Set<String>> parts) {
-    return parts.stream().mapToInt(Set::size).sum();
+  private static int all(List<BitSet> parts) {
+    return parts.stream().mapToInt(BitSet::cardinality).sum();
   }
 
-  private List<Set<String>> parts(Set<String> remaining) {
-    List<Set<String>> parts = new ArrayList<>();
-    for (Set<String> part : MemberGroups.parts(MemberGroups.within(graph, remaining))) {
+  private List<BitSet> parts(BitSet remaining) {
+    List<BitSet> parts = new ArrayList<>();
+    BitSet left = (BitSet) remaining.clone();
+    while (!left.isEmpty()) {
+      BitSet part = around(left.nextSetBit(0), left);
+      left.andNot(part);
       if (isPlain(part)) {
-        parts.add(new TreeSet<>(part));
+        parts.add(part);
       }
     }
-    parts.sort(Comparator.comparing(Set::toString));
     return parts;
   }
 
+  /** What hangs together with a member, of some. */
+  private BitSet around(int member, BitSet some) {
+    BitSet part = new BitSet();
+    BitSet next = new BitSet();
+    next.set(member);
+    while (!next.isEmpty()) {
+      part.or(next);
+      BitSet found = new BitSet();
+      next.stream().forEach(each -> found.or(tied[each]));
+      found.and(some);
+      found.andNot(part);
+      next = found;
+    }
+    return part;
+  }
+
   /** A part is plain where it has state of its own, and logic that works on it. */
-  private boolean isPlain(Set<String> part) {
-    List<MethodFact> logic =
-        part.stream()
-            .flatMap(member -> type.method(member).stream())
-            .filter(method -> !method.isAccessor() && method.forwards().isEmpty())
-            .toList();
-    return logic.size() >= METHODS
-        && logic.stream().mapToInt(MethodFact::branches).sum() >= BRANCHES
-        && part.stream().anyMatch(member -> type.field(member).isPresent());
+  private boolean isPlain(BitSet part) {
+    BitSet working = (BitSet) part.clone();
+    working.and(logic);
+    return part.intersects(state)
+        && working.cardinality() >= METHODS
+        && working.stream().map(member -> branches[member]).sum() >= BRANCHES;
   }
 }

@@ -120,7 +120,7 @@ public final class GodClass implements Detector {
         !group.fields().isEmpty()
             && group.methods().stream()
                     .flatMap(signature -> type.method(signature).stream())
-                    .filter(method -> !method.isAccessor() && method.forwards().isEmpty())
+                    .filter(MethodFact::works)
                     .count()
                 >= HEAVY_METHODS
             && group.methods().stream()
