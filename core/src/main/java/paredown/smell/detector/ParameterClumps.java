@@ -121,7 +121,8 @@ public final class ParameterClumps implements Detector {
 
   private static boolean leavesOut(Owned place, Set<String> items) {
     return place.type().methods().stream()
-        .filter(each -> each.name().equals(place.method().name()) && each != place.method())
+        .filter(each -> each.name().equals(place.method().name()))
+        .filter(each -> each.parameters().size() < place.method().parameters().size())
         .map(ParameterClumps::items)
         .anyMatch(shorter -> !shorter.containsAll(items) && !Collections.disjoint(shorter, items));
   }
