@@ -60,13 +60,13 @@ final class DemoCommand extends PareCommand {
     walk(mend + " --apply");
     walk("steps" + at);
     walk("undo" + at);
-    if (!isAsLaidOut(folder)) {
-      throw new IllegalStateException("undo left the sample project changed");
-    }
+    requireAsLaidOut(folder);
     say("Every file is as it was, to the byte.");
-    commit(folder, survey.candidates(god).get(0), at);
+    Candidate whole = survey.candidates(god).get(0);
+    commit(folder, whole, at);
+    requireAsLaidOut(folder);
     say("The project stays in " + target + ", as it was laid out, to play with.");
-    say("Next: pare mend " + survey.candidates(god).get(0).id() + at);
+    say("Next: pare mend " + whole.id() + at);
     return Exit.DONE;
   }
 
@@ -132,6 +132,12 @@ final class DemoCommand extends PareCommand {
       Path file = folder.resolve(name);
       Files.createDirectories(file.getParent());
       Files.write(file, content(name));
+    }
+  }
+
+  private static void requireAsLaidOut(Path folder) throws IOException {
+    if (!isAsLaidOut(folder)) {
+      throw new IllegalStateException("the sample project was left changed");
     }
   }
 

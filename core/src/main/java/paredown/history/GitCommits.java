@@ -42,6 +42,8 @@ public final class GitCommits {
       StoredConfig config = repository.getConfig();
       config.setString("user", null, "name", author);
       config.setString("user", null, "email", address);
+      // Whatever line ends somebody likes elsewhere, the bytes here come back as they are.
+      config.setString("core", null, "autocrlf", "false");
       config.save();
       git.add().addFilepattern(".").call();
       git.commit().setMessage(message).setSign(false).setNoVerify(true).call();
