@@ -89,7 +89,6 @@ final class ExtractMethodPlan {
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
 
-    lookAround(shape, parameters);
     List<Callee> all = callees(shape, parameters);
     List<Callee> twins = all.stream().filter(each -> !isLeft(each)).toList();
     boolean asked = arguments.others().isAny();
@@ -303,23 +302,20 @@ final class ExtractMethodPlan {
     return arguments.duplicates() == Duplicates.PROJECT && bound.isEmpty();
   }
 
-  /** What keeps other classes from calling it is no reason against the places of its own. */
-  private void lookAround(Shape shape, List<VariableElement> parameters) {
-    if (isEverywhere()) {
-      bound = extraction.bound(shape, parameters);
-      bound
-          .filter(why -> Callee.of(extraction, shape, parameters).isEmpty())
-          .ifPresent(
-              why -> {
-                throw why;
-              });
-    }
-  }
-
+  /** The places that can call it; those of its class alone where others cannot. */
   private List<Callee> callees(Shape shape, List<VariableElement> parameters) {
-    return isEverywhere()
-        ? new Repeats(extraction, arguments.form().isOnItsWay()).callees(shape, parameters, looked)
-        : Callee.of(extraction, shape, parameters);
+    if (arguments.duplicates() == Duplicates.PROJECT) {
+      bound = extraction.bound(shape, parameters);
+    }
+    if (isEverywhere()) {
+      return new Repeats(extraction, arguments.form().isOnItsWay())
+          .callees(shape, parameters, looked);
+    }
+    List<Callee> own = Callee.of(extraction, shape, parameters);
+    if (own.isEmpty() && bound.isPresent()) {
+      throw bound.get();
+    }
+    return own;
   }
 
   private boolean isNear(Callee callee) {

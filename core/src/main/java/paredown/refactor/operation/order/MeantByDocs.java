@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import paredown.program.Use;
+import paredown.refactor.code.DocReference;
 import paredown.refactor.use.OwnerClass;
 
 /**
@@ -13,11 +14,9 @@ import paredown.refactor.use.OwnerClass;
  */
 final class MeantByDocs {
   private final OwnerClass owner;
-  private final String text;
 
   MeantByDocs(OwnerClass owner) {
     this.owner = owner;
-    this.text = owner.source().text();
   }
 
   /** An order in which each of them stands above the others of its name. */
@@ -52,10 +51,7 @@ final class MeantByDocs {
   }
 
   private boolean isBare(int reference) {
-    int end = reference;
-    while (" \t\r\n}(".indexOf(text.charAt(end)) < 0) {
-      end++;
-    }
-    return text.charAt(end) != '(';
+    int end = DocReference.end(owner.source(), reference);
+    return !owner.source().slice(reference, end).contains("(");
   }
 }

@@ -13,6 +13,9 @@ import paredown.text.Listed;
 
 /** What is said of every lazy class. */
 final class LazyFinding {
+  /** So many ways through it are few. */
+  static final int SMALL = 4;
+
   private LazyFinding() {}
 
   /** Who uses a class, as a figure that has no limit. */

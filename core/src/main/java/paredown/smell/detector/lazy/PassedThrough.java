@@ -16,8 +16,6 @@ import paredown.smell.Grounds;
 
 /** A part of its one client, which holds an object of it and passes every method of it on. */
 final class PassedThrough {
-  private static final int SMALL = 4;
-
   /** So many data that belong together are a thing of their own. */
   private static final int THING = 3;
 
@@ -35,7 +33,7 @@ final class PassedThrough {
             && methods.size() >= grounds.limits().lazyForwards()
             && methods.stream().noneMatch(MethodFact::isStatic)
             && Size.methodsWithLogic(type) <= 1
-            && Size.weightedMethods(type) <= type.methods().size() + SMALL
+            && Size.weightedMethods(type) <= type.methods().size() + LazyFinding.SMALL
             && type.supertypes().stream().allMatch("java.lang.Object"::equals);
     if (!little) {
       return Optional.empty();

@@ -13,8 +13,6 @@ import paredown.smell.Grounds;
 
 /** A class of one small method, with hardly any state, for one class only. */
 final class ServesOne {
-  private static final int SMALL = 4;
-
   private ServesOne() {}
 
   static Optional<Finding> find(TypeFact type, Set<String> clients, Grounds grounds) {
@@ -24,7 +22,7 @@ final class ServesOne {
         clients.size() == 1
             && methods.size() == 1
             && type.fields().size() <= 1
-            && Size.weightedMethods(type) <= SMALL
+            && Size.weightedMethods(type) <= LazyFinding.SMALL
             && type.supertypes().stream().allMatch("java.lang.Object"::equals);
     if (!one) {
       return Optional.empty();
@@ -34,8 +32,9 @@ final class ServesOne {
         new Evidence.Figure(
             "branches",
             Size.weightedMethods(type),
-            SMALL,
-            "%d ways through it; up to %d are few".formatted(Size.weightedMethods(type), SMALL));
+            LazyFinding.SMALL,
+            "%d ways through it; up to %d are few"
+                .formatted(Size.weightedMethods(type), LazyFinding.SMALL));
     return Optional.of(
         LazyFinding.of(
             type,
