@@ -136,6 +136,12 @@ class ClumpsTest {
                 folder,
                 "public class Berth { private Berth(int a, int b, int c, int d, int e) {} }")
             .of(Form.CONSTRUCTOR));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder,
+                "public abstract class Berth { Berth(int a, int b, int c, int d, int e) {} }")
+            .of(Form.CONSTRUCTOR));
   }
 
   @Test

@@ -66,6 +66,17 @@ class DetectorsTest {
   }
 
   @Test
+  void tellsWhatTwoDetectorsSeeInTheSameFieldsOnce() {
+    String twin = "class Dock { int depth, length, height; int x; }";
+    List<Form> clumps =
+        Found.in(folder, BERTH.formatted(""), twin).all().stream()
+            .filter(each -> each.smell() == Smell.DATA_CLUMP)
+            .map(Finding::form)
+            .toList();
+    assertEquals(List.of(Form.FIELDS), clumps);
+  }
+
+  @Test
   void findsNoClumpWhereAMethodUsesAFieldAlone() {
     assertEquals(List.of(), find(BERTH.formatted("boolean deep() { return depth > 100; }")));
   }

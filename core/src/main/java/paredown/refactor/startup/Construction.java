@@ -24,9 +24,13 @@ public record Construction(List<OwnerClass.Field> parameters, List<Build> builds
    *
    * @param assignments the statements that set the parameters, in the order of the text
    * @param early reads of these fields before the object is made
+   * @param anyOrder whether the order in which the object takes its values makes no difference
    */
   public record Build(
-      OwnerClass.Method constructor, List<Assigned> assignments, List<EarlyRead> early) {
+      OwnerClass.Method constructor,
+      List<Assigned> assignments,
+      List<EarlyRead> early,
+      boolean anyOrder) {
 
     /** The variable that keeps a field's value until the object is made. */
     public String local(OwnerClass.Field field) {

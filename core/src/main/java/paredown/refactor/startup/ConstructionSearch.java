@@ -4,10 +4,8 @@ import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -16,12 +14,10 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.code.Writes;
 import paredown.refactor.effect.Overriding;
 import paredown.refactor.use.FreeLocals;
 import paredown.refactor.use.Leaving;
@@ -55,22 +51,46 @@ final class ConstructionSearch {
             .filter(
                 field -> field.tree().getInitializer() == null && isSetInConstructorsOnly(field))
             .toList();
-    Set<OwnerClass.Field> wanted = new HashSet<>(mustBeSet);
-    wanted.addAll(couldBeSet);
-    if (wanted.isEmpty()) {
+    if (mustBeSet.isEmpty() && couldBeSet.isEmpty()) {
       return new Construction(List.of(), List.of());
     }
-    try {
-      return inConstructors(wanted);
-    } catch (Refused refused) {
-      if (mustBeSet.isEmpty()) {
+    Set<OwnerClass.Field> setAtFirst = new HashSet<>(mustBeSet);
+    fields.stream().filter(this::isSetByEveryConstructor).forEach(setAtFirst::add);
+    Set<OwnerClass.Field> wanted = new HashSet<>(mustBeSet);
+    wanted.addAll(couldBeSet);
+    return firstThatWorks(List.of(wanted, new HashSet<>(mustBeSet), setAtFirst));
+  }
+
+  /**
+   * Takes the first of several sets of fields whose values the constructors can give the object.
+   *
+   * @throws Refused as the first of them is, where none works
+   */
+  private Construction firstThatWorks(List<Set<OwnerClass.Field>> ways) {
+    Refused first = null;
+    for (Set<OwnerClass.Field> way : ways) {
+      if (way.isEmpty()) {
         return new Construction(List.of(), List.of());
       }
-      if (wanted.size() > mustBeSet.size()) {
-        return inConstructors(new HashSet<>(mustBeSet));
+      try {
+        return inConstructors(way);
+      } catch (Refused refused) {
+        first = first == null ? refused : first;
       }
-      throw refused;
     }
+    throw first;
+  }
+
+  private boolean isSetByEveryConstructor(OwnerClass.Field field) {
+    return field.tree().getInitializer() == null
+        && owner.constructors().stream()
+            .filter(each -> !each.callsAnother())
+            .allMatch(
+                each ->
+                    uses.stream()
+                        .filter(use -> use.key().equals(field.key()))
+                        .filter(use -> use.access() == MemberUses.Access.WRITE)
+                        .anyMatch(use -> owner.holds(each.range(), use)));
   }
 
   private boolean isSetInConstructorsOnly(OwnerClass.Field field) {
@@ -102,7 +122,7 @@ final class ConstructionSearch {
     for (Construction.Build build : builds) {
       boolean sameOrder =
           build.assignments().stream().map(Construction.Assigned::field).toList().equals(order);
-      if (!sameOrder && !build.assignments().stream().allMatch(this::isHarmless)) {
+      if (!sameOrder && !build.anyOrder()) {
         throw shape(order.get(0), owner.trees().place(build.constructor().tree()));
       }
     }
@@ -139,14 +159,15 @@ final class ConstructionSearch {
     boolean together = last - first + 1 == assigned.size();
     boolean moves = !together || !early.isEmpty();
     FreeLocals locals = new FreeLocals(constructor);
+    GivenValues values = new GivenValues(owner, constructor);
     List<Construction.Assigned> kept = new ArrayList<>();
     for (Construction.Assigned each : assigned) {
       boolean read = early.stream().anyMatch(use -> use.field().equals(each.field()));
       boolean later = each != assigned.get(assigned.size() - 1);
-      boolean same = isHarmless(each) && !isWritten(each, body, statements, at);
+      boolean same = values.isSame(each, statements.subList(first, last + 1));
       kept.add(read || moves && later && !same ? each.kept(locals.name(each.field())) : each);
     }
-    return new Construction.Build(constructor, kept, early);
+    return new Construction.Build(constructor, kept, early, values.haveNoOrder(kept));
   }
 
   private Construction.Assigned assigned(TreePath statement, Set<OwnerClass.Field> wanted) {
@@ -201,50 +222,6 @@ final class ConstructionSearch {
         throw shape(field, owner.trees().place(tree));
       }
     }.scan(statement, null);
-  }
-
-  /** Whether a variable that a value reads is set between the assignments. */
-  private boolean isWritten(
-      Construction.Assigned assigned,
-      TreePath body,
-      List<? extends StatementTree> statements,
-      List<Integer> at) {
-    Set<Element> read = variables(assigned.value());
-    for (int i = at.get(0); i <= at.get(at.size() - 1); i++) {
-      TreePath statement = new TreePath(body, statements.get(i));
-      if (Writes.in(owner.trees(), statement).stream().anyMatch(read::contains)) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  /** Whether a value is a literal or a variable of the constructor, the same whenever taken. */
-  private boolean isHarmless(Construction.Assigned assigned) {
-    Tree value = assigned.value().getLeaf();
-    if (value instanceof LiteralTree) {
-      return true;
-    }
-    Element element =
-        value instanceof IdentifierTree ? owner.trees().element(assigned.value()) : null;
-    return element != null
-        && (element.getKind() == ElementKind.PARAMETER
-            || element.getKind() == ElementKind.LOCAL_VARIABLE);
-  }
-
-  private Set<Element> variables(TreePath value) {
-    Set<Element> found = new HashSet<>();
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        Element element = owner.trees().element(getCurrentPath());
-        if (element != null) {
-          found.add(element);
-        }
-        return null;
-      }
-    }.scan(value, null);
-    return found;
   }
 
   private Refused shape(OwnerClass.Field field, String place) {

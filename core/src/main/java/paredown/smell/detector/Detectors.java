@@ -1,6 +1,7 @@
 package paredown.smell.detector;
 
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -35,7 +36,10 @@ public final class Detectors {
 
   private Detectors() {}
 
-  /** All findings that their classes do not say they can live with, worst first. */
+  /**
+   * All findings that their classes do not say they can live with, worst first. What two detectors
+   * see in the same members is one finding, the weightier one.
+   */
   public static List<Finding> find(Grounds grounds) {
     List<Finding> all = ALL.parallelStream().flatMap(detector -> detector.find(grounds)).toList();
     Set<String> gods =
@@ -52,6 +56,11 @@ public final class Detectors {
                 .reversed()
                 .thenComparing(Finding::type)
                 .thenComparing(Finding::id))
+        .collect(
+            Collectors.toMap(
+                Finding::id, each -> each, (first, other) -> first, LinkedHashMap::new))
+        .values()
+        .stream()
         .toList();
   }
 }

@@ -25,7 +25,7 @@ import paredown.smell.Smell;
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Long parameter list". Private constructors, and those
  * of records and enums, are called by the class itself and do not count, nor do those for the
  * package alone that only one class calls, a builder or factory; exceptions have the constructors
- * that exceptions have.
+ * that exceptions have, and those of an abstract class are called by the constructors below it.
  */
 public final class LongConstructor implements Detector {
   private static final int ROW = 3;
@@ -35,7 +35,7 @@ public final class LongConstructor implements Detector {
     return grounds
         .judged()
         .filter(TypeFact::isClass)
-        .filter(type -> !type.isException())
+        .filter(type -> !type.isException() && !type.isAbstract())
         .flatMap(type -> judge(type, grounds));
   }
 

@@ -235,7 +235,9 @@ final class OwnerEdits {
       if (each == last) {
         Replacement made = new Replacement(start, end, making(build, each, own), dropped(each));
         own.add(
-            arePlain(build) ? made.proving("names and literals can be read in any order") : made);
+            build.anyOrder()
+                ? made.proving("the order in which these values are worked out changes nothing")
+                : made);
       } else {
         int[] whole = owner.trees().withLine(each.statement());
         own.add(new Replacement(whole[0], whole[1], List.of(), dropped(each)));
