@@ -6,7 +6,9 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
@@ -16,7 +18,8 @@ import javax.lang.model.element.TypeElement;
 
 /**
  * Finds where code lets others see or call the object that it runs in: calls of its own methods,
- * {@code this} handed out, inner classes made. Reads and writes of fields are no such touches.
+ * {@code this} handed out, inner classes made. Reads and writes of fields are no such touches, but
+ * for those in a class without a name, which may come at any time.
  */
 public final class OwnerTouches extends TreePathScanner<Void, Void> {
 
@@ -29,6 +32,9 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
 
   private final OwnerClass owner;
   private final List<Touch> touches = new ArrayList<>();
+
+  /** The classes without a name around what is looked at, which have objects of their own. */
+  private final Deque<TypeElement> within = new ArrayDeque<>();
 
   private OwnerTouches(OwnerClass owner) {
     this.owner = owner;
@@ -44,7 +50,11 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
   public Void visitIdentifier(IdentifierTree tree, Void unused) {
     Element element = owner.trees().element(getCurrentPath());
     String name = tree.getName().toString();
-    if (name.equals("this") || name.equals("super")) {
+    if (!within.isEmpty()) {
+      if (isMemberOfOwner(element)) {
+        touches.add(new Touch(owner.trees().start(tree), null));
+      }
+    } else if (name.equals("this") || name.equals("super")) {
       self(tree);
     } else if (element instanceof ExecutableElement method
         && method.getKind() == ElementKind.METHOD
@@ -70,19 +80,30 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
     }
   }
 
-  private boolean isOfOwner(ExecutableElement method) {
-    return method.getEnclosingElement() instanceof TypeElement type
-        && owner
-            .program()
-            .types()
-            .isSubtype(
-                owner.program().types().erasure(owner.element().asType()),
-                owner.program().types().erasure(type.asType()));
+  private boolean isOfOwner(Element member) {
+    return member.getEnclosingElement() instanceof TypeElement type
+        && isBelow(owner.element(), type);
+  }
+
+  private boolean isBelow(TypeElement type, TypeElement above) {
+    var types = owner.program().types();
+    return types.isSubtype(types.erasure(type.asType()), types.erasure(above.asType()));
+  }
+
+  /** Whether a name within a class without a name is a member of the object around that. */
+  private boolean isMemberOfOwner(Element element) {
+    return element != null
+        && (element.getKind().isField() || element.getKind() == ElementKind.METHOD)
+        && !element.getModifiers().contains(Modifier.STATIC)
+        && isOfOwner(element)
+        && within.stream()
+            .noneMatch(type -> isBelow(type, (TypeElement) element.getEnclosingElement()));
   }
 
   @Override
   public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
-    if (tree.getIdentifier().contentEquals("this")) {
+    Element asked = owner.trees().element(new TreePath(getCurrentPath(), tree.getExpression()));
+    if (tree.getIdentifier().contentEquals("this") && !within.contains(asked)) {
       touches.add(new Touch(owner.trees().start(tree), null));
     }
     return super.visitMemberSelect(tree, null);
@@ -94,7 +115,7 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
     boolean inner =
         made instanceof TypeElement type
             && type.getEnclosingElement() instanceof TypeElement outer
-            && outer.equals(owner.element())
+            && isBelow(owner.element(), outer)
             && !type.getModifiers().contains(Modifier.STATIC)
             && type.getKind() == ElementKind.CLASS;
     if (inner && tree.getEnclosingExpression() == null) {
@@ -105,7 +126,14 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
 
   @Override
   public Void visitClass(ClassTree tree, Void unused) {
-    // A local or anonymous class may use the object whenever it is asked to.
+    Element type = owner.trees().element(getCurrentPath());
+    if (tree.getSimpleName().isEmpty() && type instanceof TypeElement anonymous) {
+      within.push(anonymous);
+      super.visitClass(tree, null);
+      within.pop();
+      return null;
+    }
+    // A local class may use the object whenever it is asked to.
     touches.add(new Touch(owner.trees().start(tree), null));
     return super.visitClass(tree, null);
   }

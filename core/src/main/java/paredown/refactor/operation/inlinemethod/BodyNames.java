@@ -232,7 +232,8 @@ final class BodyNames extends TreePathScanner<Void, Void> {
   @Override
   public Void visitNewClass(NewClassTree tree, Void unused) {
     Element made = trees.element(getCurrentPath());
-    if (made != null) {
+    // A class without a name comes along; what it extends is looked at as a name.
+    if (made != null && tree.getClassBody() == null) {
       named.add(made);
     }
     return super.visitNewClass(tree, null);

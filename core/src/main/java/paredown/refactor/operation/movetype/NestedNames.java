@@ -1,13 +1,10 @@
 package paredown.refactor.operation.movetype;
 
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import javax.lang.model.element.NestingKind;
@@ -16,8 +13,6 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Unit;
-import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -27,7 +22,6 @@ import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.FileNames;
 import paredown.refactor.use.DocMentions;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.SourceText;
 
 /** Says everywhere that a type stands within another now: imports, qualified names, Javadoc. */
 final class NestedNames {
@@ -59,16 +53,11 @@ final class NestedNames {
     }
   }
 
-  private final class InFile extends TreePathScanner<Void, Void> {
-    private final UnitTrees trees;
+  private final class InFile extends NamingsOfType {
     private boolean imported;
 
     InFile(UnitTrees trees) {
-      this.trees = trees;
-    }
-
-    private boolean means(TreePath path) {
-      return trees.end(path.getLeaf()) >= 0 && alone.element().equals(trees.element(path));
+      super(trees, alone.element(), edits);
     }
 
     /** Whether a place is within one of the two, which know its simple name. */
@@ -125,24 +114,14 @@ final class NestedNames {
     }
 
     @Override
-    public Void visitIdentifier(IdentifierTree tree, Void unused) {
-      if (means(getCurrentPath()) && !isKnown(getCurrentPath())) {
-        write(getCurrentPath());
+    void simple(TreePath path) {
+      if (!isKnown(path)) {
+        write(path);
       }
-      return null;
     }
 
     @Override
-    public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
-      if (means(getCurrentPath())) {
-        // It stood behind its package.
-        qualified(tree);
-        return null;
-      }
-      return super.visitMemberSelect(tree, null);
-    }
-
-    private void qualified(MemberSelectTree tree) {
+    void qualified(TreePath path, MemberSelectTree tree) {
       int at = trees.nameOffset(tree);
       Written.Text text = Written.text("");
       TypeNames.spell(text, around.element(), around.writtenName(), program.symbols()::key, null);
@@ -163,29 +142,12 @@ final class NestedNames {
           trees.path(), Rewriting.of(trees, start, trees.end(path.getLeaf()), WHY, text.done()));
     }
 
-    /** The type in a Javadoc reference stands behind the one around it. */
-    void mention(int at) {
-      SourceText source = trees.source();
-      int from = at;
-      while (from > 0 && DocMentions.isQualifier(source.text().charAt(from - 1))) {
-        from--;
-      }
+    @Override
+    String inComment(String before) {
       boolean own = trees.path().equals(alone.trees().path());
-      String before = source.slice(from, at);
-      String then =
-          before.isEmpty() && !own
-              ? files.of(trees).knownOrFull(around.element(), null) + "."
-              : before + (before.isEmpty() ? "" : around.writtenName() + ".");
-      if (then.equals(before)) {
-        return;
-      }
-      Written.Text text = Written.text("");
-      Optional<Use> use = program.uses().at(trees.path(), from, UseKind.DOC);
-      use.ifPresent(each -> text.hereStill(UseKind.DOC, each.key(), each.place()));
-      edits.add(
-          trees.path(),
-          Replacement.of(
-              from, at + alone.simpleName().length(), text.text(then + alone.simpleName()).done()));
+      return before.isEmpty() && !own
+          ? files.of(trees).knownOrFull(around.element(), null) + "."
+          : before + (before.isEmpty() ? "" : around.writtenName() + ".");
     }
   }
 }

@@ -1,12 +1,10 @@
 package paredown.refactor.operation.movetype;
 
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -30,7 +28,6 @@ import paredown.refactor.name.UnusedImports;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.use.DocMentions;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.SourceText;
 
 /** Says everywhere where a type is that stood within another: imports, qualified names, Javadoc. */
 final class UnnestedNames {
@@ -67,21 +64,16 @@ final class UnnestedNames {
     }
   }
 
-  private final class InFile extends TreePathScanner<Void, Void> {
-    private final UnitTrees trees;
+  private final class InFile extends NamingsOfType {
     private final TypeNames names;
     private final boolean near;
     private boolean imported;
     private boolean needed;
 
     InFile(UnitTrees trees) {
-      this.trees = trees;
+      super(trees, nested.element(), edits);
       this.names = new TypeNames(trees, program.symbols()::key);
       this.near = trees.packageName().equals(name.packageName());
-    }
-
-    private boolean means(TreePath path) {
-      return nested.element().equals(trees.element(path));
     }
 
     @Override
@@ -111,32 +103,25 @@ final class UnnestedNames {
     }
 
     @Override
-    public Void visitIdentifier(IdentifierTree tree, Void unused) {
-      if (trees.end(tree) >= 0 && means(getCurrentPath())) {
-        afar |= !near;
-        TypeElement scope = trees.scope(getCurrentPath());
-        boolean own = CodeElsewhere.isWithin(trees, getCurrentPath(), nested.element());
-        if (!own && names.isOther(nested.simpleName(), nested.element(), scope)) {
-          write(getCurrentPath(), true);
-        } else {
-          needed |= !near;
-        }
+    void simple(TreePath path) {
+      afar |= !near;
+      TypeElement scope = trees.scope(path);
+      boolean own = CodeElsewhere.isWithin(trees, path, nested.element());
+      if (!own && names.isOther(nested.simpleName(), nested.element(), scope)) {
+        write(path, true);
+      } else {
+        needed |= !near;
       }
-      return null;
     }
 
     @Override
-    public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
-      if (trees.end(tree) >= 0 && means(getCurrentPath())) {
-        afar |= !near;
-        boolean importing = isImporting();
-        TypeElement scope = trees.scope(getCurrentPath());
-        boolean other = names.isOther(nested.simpleName(), nested.element(), scope);
-        write(getCurrentPath(), importing || other);
-        needed |= !near && !importing && !other;
-        return null;
-      }
-      return super.visitMemberSelect(tree, null);
+    void qualified(TreePath path, MemberSelectTree tree) {
+      afar |= !near;
+      boolean importing = isImporting();
+      TypeElement scope = trees.scope(path);
+      boolean other = names.isOther(nested.simpleName(), nested.element(), scope);
+      write(path, importing || other);
+      needed |= !near && !importing && !other;
     }
 
     @Override
@@ -212,27 +197,9 @@ final class UnnestedNames {
       }
     }
 
-    /** The type in a Javadoc reference, behind those that stood around it. */
-    void mention(int at) {
-      SourceText source = trees.source();
-      int from = at;
-      while (from > 0 && DocMentions.isQualifier(source.text().charAt(from - 1))) {
-        from--;
-      }
-      String before = source.slice(from, at);
-      String then = near || imported ? "" : name.packageName() + ".";
-      if (before.isEmpty() && then.isEmpty() || before.equals(then)) {
-        return;
-      }
-      Written.Text text = Written.text("");
-      Optional<Use> use = program.uses().at(trees.path(), from, UseKind.DOC);
-      use.ifPresent(each -> text.hereStill(UseKind.DOC, each.key(), each.place()));
-      edits.add(
-          trees.path(),
-          Replacement.of(
-              from,
-              at + nested.simpleName().length(),
-              text.text(then + nested.simpleName()).done()));
+    @Override
+    String inComment(String before) {
+      return near || imported ? "" : name.packageName() + ".";
     }
   }
 }
