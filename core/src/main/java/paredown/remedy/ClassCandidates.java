@@ -60,10 +60,12 @@ final class ClassCandidates {
       }
     }
     sides().forEach(side -> apart.add(List.of(side)));
-    if (apart.size() > 1 && groups.size() <= AT_ONCE) {
-      found.add(candidate(new Cure.Apart(type.name(), apart)));
-    }
     apart.forEach(ways -> ways.forEach(way -> found.add(candidate(new Cure.Extract(way)))));
+    if (apart.size() > 1) {
+      Cure all = new Cure.Apart(type.name(), apart.stream().limit(AT_ONCE).toList());
+      // Where they are many it takes long to find out, and one alone may be enough to begin with.
+      found.add(apart.size() <= AT_ONCE ? 0 : found.size(), candidate(all));
+    }
     return found;
   }
 

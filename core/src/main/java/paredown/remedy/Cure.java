@@ -81,7 +81,14 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.empty();
+      return still(kind, ExtractClass.acceptable(), ways.get(0).get(0).accepted())
+          .map(
+              each ->
+                  new Apart(
+                      type,
+                      ways.stream()
+                          .map(group -> group.stream().map(way -> way.accepting(each)).toList())
+                          .toList()));
     }
   }
 

@@ -166,7 +166,12 @@ public final class Planning {
     return known;
   }
 
-  /** Plans an extraction of several groups, each in the first way that it can go. */
+  /**
+   * Plans an extraction of several groups, each in the first way that it can go.
+   *
+   * @throws Refused where fewer than two can; for what a person may accept, if one of them could go
+   *     so
+   */
   private Remedy plan(Candidate original, Cure.Apart cure) {
     List<ExtractClass> groups = new ArrayList<>();
     Refused met = null;
@@ -177,7 +182,8 @@ public final class Planning {
           groups.add((ExtractClass) one.refactoring());
           break;
         } catch (Refused refused) {
-          met = refused;
+          boolean known = met != null && cure.accepting(met.kind()).isPresent();
+          met = known ? met : refused;
         }
       }
     }

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
@@ -14,6 +15,7 @@ import org.junit.jupiter.api.io.TempDir;
 import paredown.Fixture;
 import paredown.UnusableRequest;
 import paredown.program.Sources;
+import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.plan.Judged;
 
@@ -72,6 +74,22 @@ class ExtractMethodTest {
     assertEquals("There is no code in Desk:5.", unusable("Desk:5").getMessage());
     assertEquals(
         "There is no source file Dusk.java in this project.", unusable("Dusk.java:5").getMessage());
+  }
+
+  @Test
+  void leavesANumberOfASmallTypeThatBecomesTextOrAnObject() {
+    String method =
+        "int %s(%s height, Object[] log) {\nlog[0] = %s;\nlog[1] = height + 1;\nreturn 2; }\n";
+    for (String use : List.of("height", "\"at \" + height", "log.length > 2 ? height : 'a'")) {
+      String source = method.formatted("a", "byte", use) + method.formatted("b", "int", use);
+      Sources sources =
+          new Fixture(folder).with("src/Desk.java", "class Desk { " + source + "}").sources();
+      ExtractMethod extract = new ExtractMethod("Desk.java:2-3", "g").with(Duplicates.ALL);
+      UnusableRequest met =
+          assertThrows(
+              UnusableRequest.class, () -> Judged.of(extract, sources, sources.index()), use);
+      assertEquals("No other place of Desk says the same and could call it.", met.getMessage());
+    }
   }
 
   @Test

@@ -177,7 +177,7 @@ final class RandomBody {
 
   private String value() {
     String x = variable();
-    return switch (random.nextInt(23)) {
+    return switch (random.nextInt(24)) {
       case 0 -> "" + random.nextInt(7);
       case 1, 2, 3 -> x;
       case 4 -> x + " + " + variable();
@@ -198,6 +198,9 @@ final class RandomBody {
       case 19 -> changed() + one("++", "--");
       case 20 -> "list.get(" + x + " & 1)";
       case 21 -> one("Late.start", "Late.given()", "new Late().own");
+      case 22 ->
+          "new IntSupplier() { public int getAsInt() { return %s; } }.getAsInt()"
+              .formatted(one("f", "g++", "f + say(2)", "k"));
       default -> "(" + x + " = " + x + " + 1)";
     };
   }

@@ -151,6 +151,14 @@ final class RandomProgram {
     field(text, "final int", "c", "");
     if (code.chance(50)) {
       field(text, "int", "d", code.one(values));
+    } else if (code.chance(40)) {
+      text.append(
+          "  private int d = 2, e%s;\n".formatted(code.one(List.of("", "[] = {d}", " = 3"))));
+      fields.add("d");
+    }
+    boolean asked = code.chance(30);
+    if (asked) {
+      field(text, "final java.util.function.IntSupplier", "asked", anonymous());
     }
     boolean list = code.chance(60);
     if (list) {
@@ -167,6 +175,9 @@ final class RandomProgram {
     text.append("  static int s = 1;\n");
     constructor(text);
     RandomCode.Scope scope = scope(list, held);
+    if (asked) {
+      scope = scope.reading("asked.getAsInt()");
+    }
     accessor(text, "a");
     if (code.chance(50)) {
       accessor(text, "b");
@@ -199,6 +210,14 @@ final class RandomProgram {
     text.append("  public String toString() {\n    %sreturn \"owner\";\n  }\n".formatted(loud));
     text.append("  String dump() {\n    return a + \",\" + b + \",\" + c;\n  }\n");
     files.put("Owner.java", text.append("}\n").toString());
+  }
+
+  /** An object of a class without a name, which may ask the object around it. */
+  private String anonymous() {
+    String value = code.one(List.of("7", "s", "a", "a()", "Log.say(\"asked\", 3)"));
+    return "new java.util.function.IntSupplier() {\n    public int getAsInt() {\n      return "
+        + value
+        + ";\n    }\n  }";
   }
 
   private void constructor(StringBuilder text) {

@@ -2,10 +2,12 @@ package paredown.refactor.operation.extractclass;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.plan.Arguments;
 import paredown.text.Listed;
 
@@ -37,6 +39,13 @@ public record ExtractGroups(String type, List<ExtractClass> groups) implements R
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
     throw new IllegalStateException("it is made of steps");
+  }
+
+  @Override
+  public Set<RefusalKind> accepted() {
+    return groups.stream()
+        .flatMap(each -> each.accepted().stream())
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   @Override

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeKind;
 import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -108,9 +109,10 @@ record Callee(Twin twin, Extraction at, Shape shape) {
     VariableElement own = standing(other, program);
     return own != null
         && (twin.stands(own, other, program)
-            || GeneralType.of(part, other)
-                .filter(type -> program.types().isSubtype(own.asType(), type))
-                .isPresent());
+            || own.asType().getKind() != TypeKind.CHAR
+                && GeneralType.of(part, other)
+                    .filter(type -> program.types().isSubtype(own.asType(), type))
+                    .isPresent());
   }
 
   /** Whether it gives a value of another type than the part has. */

@@ -38,8 +38,13 @@ final class GeneralType extends TreePathScanner<Void, Void> {
 
   /** The type; empty where the part does something with it that fits its own type only. */
   static Optional<TypeMirror> of(Extraction extraction, VariableElement variable) {
-    if (variable.asType().getKind() != TypeKind.DECLARED
-        || extraction.locals().isWritten(variable)) {
+    if (extraction.locals().isWritten(variable)) {
+      return Optional.empty();
+    }
+    if (PromotedUses.are(extraction.trees(), extraction.part(), variable)) {
+      return Optional.of(extraction.trees().program().types().getPrimitiveType(TypeKind.INT));
+    }
+    if (variable.asType().getKind() != TypeKind.DECLARED) {
       return Optional.empty();
     }
     GeneralType scan = new GeneralType(extraction.trees(), variable);
