@@ -43,7 +43,9 @@ public record Assumption(Kind kind, String sentence, String place) {
     /** No number is beyond what its old type holds, or more exact than that. */
     RANGE,
     /** What is made of a value gives that value back. */
-    BACK;
+    BACK,
+    /** Nothing sets a field that code calls and that nobody can look through. */
+    STEADY;
 
     /** The kind as it is written in JSON. */
     public String id() {

@@ -131,9 +131,17 @@ public final class CodeElsewhere {
                   element != null
                       && (element.getKind().isField() && !given
                           || element.getKind() == ElementKind.METHOD);
-              return word.equals("this") || word.equals("super") || member && !isStatic(element);
+              boolean self = word.equals("this") && !(given && asksField(trees, each));
+              return self || word.equals("super") || member && !isStatic(element);
             })
         .findFirst();
+  }
+
+  /** Whether a field of an object is asked by a name that stands in front of a dot. */
+  private static boolean asksField(UnitTrees trees, TreePath self) {
+    TreePath above = self.getParentPath();
+    Element asked = above.getLeaf() instanceof MemberSelectTree ? trees.element(above) : null;
+    return asked != null && asked.getKind().isField();
   }
 
   private static List<TreePath> simpleNames(UnitTrees trees, TreePath code) {

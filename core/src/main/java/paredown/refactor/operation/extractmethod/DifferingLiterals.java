@@ -30,10 +30,12 @@ public final class DifferingLiterals {
     Program program = RecentPrograms.of(sources, paths);
     ReadableFiles.require(program, paths);
     List<List<String>> said = new ArrayList<>();
+    int most = 0;
     for (String each : places) {
       Place place = Place.of(each);
       String path = place.path(sources, sources.index());
       UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
+      most = GivenLiteral.most(trees, place.part(trees));
       said.add(
           in(trees, place.part(trees)).stream()
               .map(token -> trees.source().slice(token.start(), token.end()))
@@ -51,7 +53,7 @@ public final class DifferingLiterals {
         }
       }
     }
-    return differing.size() > GivenLiteral.MOST ? Set.of() : differing;
+    return differing.size() > most ? Set.of() : differing;
   }
 
   /** The literals in some code, in the order of the text. */

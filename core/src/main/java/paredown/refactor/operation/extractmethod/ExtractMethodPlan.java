@@ -16,6 +16,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
 import paredown.UnusableRequest;
+import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
@@ -106,7 +107,9 @@ final class ExtractMethodPlan {
               .filter(token -> !source.isBehindDot(token.start()))
               .map(token -> source.slice(token.start(), token.end()))
               .collect(Collectors.toCollection(TreeSet::new));
-      values.addAll(GivenField.of(trees, part, others, isEverywhere(), words));
+      List<GivenField> fields = GivenField.of(trees, part, others, isEverywhere(), words);
+      fields.forEach(this::assume);
+      values.addAll(fields);
       values.addAll(GivenLiteral.of(trees, part, others, arguments.given(), words));
       values.sort(Comparator.comparingInt(GivenValue::start));
       values.forEach(each -> requireWritable(each.type(), variables));
@@ -163,6 +166,17 @@ final class ExtractMethodPlan {
         isEverywhere() ? ReadableFiles.paths(program) : touched,
         new Change.Report(List.of(), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
+  }
+
+  private void assume(GivenField field) {
+    if (!field.assumed().isEmpty()) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.STEADY,
+              "nothing that is called here sets " + String.join(" or ", field.assumed()),
+              trees.source().place(field.start()));
+    }
   }
 
   /** Each place that could call the method, too, as a question. */

@@ -1,22 +1,13 @@
 package paredown.refactor.operation.extractmethod;
 
-import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.LambdaExpressionTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import javax.lang.model.element.ElementKind;
+import java.util.stream.Collectors;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
@@ -28,9 +19,6 @@ import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.TokenMeaning;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
-import paredown.refactor.effect.Deed;
-import paredown.refactor.effect.Deeds;
-import paredown.refactor.effect.Effects;
 import paredown.text.NameWords;
 import paredown.text.Token;
 
@@ -38,67 +26,70 @@ import paredown.text.Token;
  * A field of its object that a part reads, and for which a twin reads another, so that the new
  * method takes the value as a parameter.
  *
- * @param starts where the part names it
+ * @param places where the part names it
  * @param name of the parameter
+ * @param assumed the names of the fields, it and those in its place, that are assumed to have one
+ *     value all through
  */
-record GivenField(VariableElement field, List<Integer> starts, String name) implements GivenValue {
+record GivenField(VariableElement field, List<Place> places, String name, Set<String> assumed)
+    implements GivenValue {
   private static final int LEAST = 20;
+
+  /**
+   * A place that names a field.
+   *
+   * @param start where {@code this.} begins in front of the name, or the name itself
+   * @param name where the name begins
+   */
+  private record Place(int start, int name, int end) {
+    static Place of(UnitTrees trees, TreePath path) {
+      return new Place(
+          trees.start(path.getLeaf()), trees.nameOffset(path.getLeaf()), trees.end(path.getLeaf()));
+    }
+  }
 
   /**
    * The fields that are given, in the order of the text.
    *
    * @param all whether every field of the object is given; else only those in which twins differ
-   * @param words the names that are taken; those of the parameters come to them
+   * @param taken the names that are taken; those of the parameters come to them
    */
   static List<GivenField> of(
-      UnitTrees trees, Part part, List<Twin> twins, boolean all, Set<String> words) {
+      UnitTrees trees, Part part, List<Twin> twins, boolean all, Set<String> taken) {
     List<GivenField> found = new ArrayList<>();
-    named(trees, part)
-        .forEach(
-            (field, paths) -> {
-              List<Integer> starts =
-                  paths.stream().map(path -> trees.start(path.getLeaf())).toList();
-              boolean ofObject = !field.getModifiers().contains(Modifier.STATIC);
-              Set<String> others = others(trees, field, starts, twins);
-              if (all && ofObject || !others.isEmpty()) {
-                found.add(new GivenField(field, starts, name(field, others, words)));
-              }
-            });
+    FieldNames names = FieldNames.in(trees, part);
+    for (Map.Entry<VariableElement, List<TreePath>> each : names.all().entrySet()) {
+      VariableElement field = each.getKey();
+      List<Place> places = each.getValue().stream().map(path -> Place.of(trees, path)).toList();
+      Set<VariableElement> others = others(trees, field, places.get(0), twins);
+      if (all && !field.getModifiers().contains(Modifier.STATIC) || !others.isEmpty()) {
+        Set<String> assumed = new TreeSet<>(names.assumed(part, field));
+        for (Twin twin : twins) {
+          FieldNames there = FieldNames.in(twin.trees(), twin.part());
+          others.forEach(other -> assumed.addAll(there.assumed(twin.part(), other)));
+        }
+        Set<String> words =
+            others.stream()
+                .map(other -> other.getSimpleName().toString())
+                .collect(Collectors.toSet());
+        found.add(new GivenField(field, places, name(field, words, taken), assumed));
+      }
+    }
     return found;
   }
 
-  /** The names of other fields that stand in twins where a field does. */
-  private static Set<String> others(
-      UnitTrees trees, VariableElement field, List<Integer> starts, List<Twin> twins) {
-    Set<String> others = new TreeSet<>();
+  /** The other fields that stand in twins where a field does. */
+  private static Set<VariableElement> others(
+      UnitTrees trees, VariableElement field, Place place, List<Twin> twins) {
+    Set<VariableElement> others = new LinkedHashSet<>();
     String key = trees.program().symbols().key(field);
     for (Twin twin : twins) {
-      Token own = twin.literals().get(starts.get(0));
+      Token own = twin.literals().get(place.name());
       if (own != null && !key.equals(twin.variables().get(key))) {
-        others.add(twin.trees().source().slice(own.start(), own.end()));
+        FieldNames.in(twin.trees(), twin.part()).at(own.start()).ifPresent(others::add);
       }
     }
     return others;
-  }
-
-  /** The fields that a part names alone, each with the places where it does. */
-  private static Map<VariableElement, List<TreePath>> named(UnitTrees trees, Part part) {
-    Map<VariableElement, List<TreePath>> found = new LinkedHashMap<>();
-    var scanner =
-        new TreePathScanner<Void, Void>() {
-          @Override
-          public Void visitIdentifier(IdentifierTree tree, Void unused) {
-            if (trees.element(getCurrentPath()) instanceof VariableElement field
-                && field.getKind() == ElementKind.FIELD
-                && !tree.getName().contentEquals("this")
-                && !tree.getName().contentEquals("super")) {
-              found.computeIfAbsent(field, each -> new ArrayList<>()).add(getCurrentPath());
-            }
-            return null;
-          }
-        };
-    part.trees().forEach(each -> scanner.scan(each, null));
-    return found;
   }
 
   /**
@@ -107,23 +98,23 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
    */
   static boolean fit(UnitTrees trees, Part part, Twin twin) {
     boolean little = trees.source().tokens(part.start(), part.end()).size() < LEAST;
-    Map<VariableElement, List<TreePath>> here = named(trees, part);
-    Map<VariableElement, List<TreePath>> there = named(twin.trees(), twin.part());
+    FieldNames here = FieldNames.in(trees, part);
+    FieldNames there = FieldNames.in(twin.trees(), twin.part());
     for (Token token : trees.source().tokens(part.start(), part.end())) {
       Token own = twin.literals().get(token.start());
       if (own == null || !token.isIdentifier()) {
         continue;
       }
-      VariableElement one = at(here, trees, token.start());
-      VariableElement other = at(there, twin.trees(), own.start());
+      VariableElement one = here.at(token.start()).orElse(null);
+      VariableElement other = there.at(own.start()).orElse(null);
       boolean same = one != null && one.equals(other);
       boolean given =
           one != null
               && other != null
               && !little
               && trees.program().types().isSameType(one.asType(), other.asType())
-              && isSteady(trees, part, one, here.get(one))
-              && isSteady(twin.trees(), twin.part(), other, there.get(other));
+              && here.steadiness(part, one) != Steadiness.CHANGES
+              && there.steadiness(twin.part(), other) != Steadiness.CHANGES;
       if (!same && !given && differs(trees, token, twin, own)) {
         return false;
       }
@@ -135,19 +126,9 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
     return !TokenMeaning.of(trees, token).equals(TokenMeaning.of(twin.trees(), own));
   }
 
-  private static VariableElement at(
-      Map<VariableElement, List<TreePath>> named, UnitTrees trees, int start) {
-    return named.entrySet().stream()
-        .filter(
-            each -> each.getValue().stream().anyMatch(path -> trees.start(path.getLeaf()) == start))
-        .map(Map.Entry::getKey)
-        .findFirst()
-        .orElse(null);
-  }
-
   /** The types of the fields of the object that a part names. */
   static List<TypeMirror> types(UnitTrees trees, Part part) {
-    return named(trees, part).keySet().stream()
+    return FieldNames.in(trees, part).all().keySet().stream()
         .filter(field -> !field.getModifiers().contains(Modifier.STATIC))
         .map(VariableElement::asType)
         .toList();
@@ -155,48 +136,10 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
 
   /** Whether every field of the object that a part names has one value all through it. */
   static boolean areSteady(UnitTrees trees, Part part) {
-    return named(trees, part).entrySet().stream()
-        .filter(each -> !each.getKey().getModifiers().contains(Modifier.STATIC))
-        .allMatch(each -> isSteady(trees, part, each.getKey(), each.getValue()));
-  }
-
-  /** Whether a field has one value all through a part, which reads it. */
-  private static boolean isSteady(
-      UnitTrees trees, Part part, VariableElement field, List<TreePath> named) {
-    if (named.stream().anyMatch(GivenField::isSet)) {
-      return false;
-    }
-    if (field.getModifiers().contains(Modifier.FINAL)) {
-      return true;
-    }
-    Effects effects = new Effects(trees.program());
-    return !field.getModifiers().contains(Modifier.VOLATILE)
-        && named.stream().noneMatch(path -> isLater(path, part))
-        && part.trees().stream().map(effects::of).noneMatch(deeds -> couldSet(deeds, field));
-  }
-
-  private static boolean couldSet(Deeds deeds, VariableElement field) {
-    return deeds.has(Deed.UNKNOWN) || deeds.fields().contains(field);
-  }
-
-  private static boolean isSet(TreePath name) {
-    Tree above = name.getParentPath().getLeaf();
-    return above instanceof AssignmentTree assignment && assignment.getVariable() == name.getLeaf()
-        || above instanceof CompoundAssignmentTree compound
-            && compound.getVariable() == name.getLeaf()
-        || above instanceof UnaryTree unary && unary.getKind().name().contains("CREMENT");
-  }
-
-  /** Whether a name is read when the part may be over. */
-  private static boolean isLater(TreePath name, Part part) {
-    Set<Tree> whole = new HashSet<>();
-    part.trees().forEach(each -> whole.add(each.getLeaf()));
-    for (TreePath at = name; !whole.contains(at.getLeaf()); at = at.getParentPath()) {
-      if (at.getLeaf() instanceof LambdaExpressionTree || at.getLeaf() instanceof ClassTree) {
-        return true;
-      }
-    }
-    return false;
+    FieldNames names = FieldNames.in(trees, part);
+    return names.all().keySet().stream()
+        .filter(field -> !field.getModifiers().contains(Modifier.STATIC))
+        .allMatch(field -> names.steadiness(part, field) == Steadiness.STEADY);
   }
 
   /** Its own name where no other stands for it; else what all names share, or a plain word. */
@@ -236,7 +179,7 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
 
   @Override
   public int start() {
-    return starts.get(0);
+    return places.get(0).start();
   }
 
   @Override
@@ -244,20 +187,16 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
     return field.asType();
   }
 
-  private int end(int start) {
-    return start + field.getSimpleName().length();
-  }
-
   @Override
   public List<Replacement> taken(UnitTrees trees) {
     List<Replacement> taken = new ArrayList<>();
-    for (int start : starts) {
+    for (Place each : places) {
       Written local = Written.text("").local(name).done();
       String why = "its callers give it";
       taken.add(
-          start == start()
-              ? Replacement.of(start, end(start), local).proving(why)
-              : Rewriting.of(trees, start, end(start), why, local));
+          each == places.get(0)
+              ? Replacement.of(each.start(), each.end(), local).proving(why)
+              : Rewriting.of(trees, each.start(), each.end(), why, local));
     }
     return taken;
   }
@@ -265,9 +204,16 @@ record GivenField(VariableElement field, List<Integer> starts, String name) impl
   /** The field that a call gives: this, or a twin's own. */
   @Override
   public Carried given(UnitTrees trees, Twin twin) {
-    Token own = twin == null ? null : twin.literals().get(start());
-    return own == null
-        ? Carried.range(trees.path(), start(), end(start()))
-        : Carried.range(twin.trees().path(), own.start(), own.end());
+    Place first = places.get(0);
+    Token own = twin == null ? null : twin.literals().get(first.name());
+    if (own == null) {
+      return Carried.range(trees.path(), first.start(), first.end());
+    }
+    Place there =
+        FieldNames.in(twin.trees(), twin.part())
+            .place(own.start())
+            .map(path -> Place.of(twin.trees(), path))
+            .orElseThrow();
+    return Carried.range(twin.trees().path(), there.start(), there.end());
   }
 }

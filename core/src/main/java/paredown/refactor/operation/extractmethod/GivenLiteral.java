@@ -6,6 +6,8 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,11 +25,19 @@ import paredown.text.Token;
 /**
  * A literal that is another in a twin, so that the new method takes it as a parameter.
  *
- * @param start where it stands in the part
+ * @param places where it stands in the part; several where each twin has one other in all of them
  * @param name of the parameter
  */
-record GivenLiteral(int start, int end, TypeMirror type, String name) implements GivenValue {
-  static final int MOST = 3;
+record GivenLiteral(List<Token> places, TypeMirror type, String name) implements GivenValue {
+  private static final int FEW = 3;
+
+  /** Of longer code some more of the words may differ. */
+  private static final int WORDS_OF_EACH = 40;
+
+  /** In how many literals a place may differ from a part that calls the same method. */
+  static int most(UnitTrees trees, Part part) {
+    return Math.max(FEW, trees.source().tokens(part.start(), part.end()).size() / WORDS_OF_EACH);
+  }
 
   /**
    * The literals in which the twins of a part differ from it, in the order of the text.
@@ -38,40 +48,50 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) implements
   static List<GivenLiteral> of(
       UnitTrees trees, Part part, List<Twin> twins, Set<Integer> given, Set<String> words) {
     Map<Integer, TreePath> known = literals(trees, part);
-    List<GivenLiteral> found = new ArrayList<>();
     List<Token> literals = DifferingLiterals.in(trees, part);
+    Map<List<String>, List<Token>> alike = new LinkedHashMap<>();
     for (Token token : literals) {
-      if (given.contains(literals.indexOf(token))
-          || twins.stream().anyMatch(each -> differs(trees, token, each))) {
-        TypeMirror type = type(trees.program(), known.get(token.start()));
-        TreePath literal = known.get(token.start());
-        found.add(
-            new GivenLiteral(token.start(), token.end(), type, name(trees, literal, type, words)));
+      boolean wanted = given.contains(literals.indexOf(token));
+      if (wanted || twins.stream().anyMatch(each -> differs(trees, token, each))) {
+        List<String> said = wanted ? List.of("" + token.start()) : said(trees, token, twins);
+        alike.computeIfAbsent(said, each -> new ArrayList<>()).add(token);
       }
+    }
+    List<GivenLiteral> found = new ArrayList<>();
+    for (List<Token> places : alike.values()) {
+      TreePath literal = known.get(places.get(0).start());
+      TypeMirror type = type(trees.program(), literal);
+      found.add(new GivenLiteral(places, type, name(trees, literal, type, words)));
     }
     return found;
   }
 
+  /** What a literal says in the part, and in each of its twins. */
+  private static List<String> said(UnitTrees trees, Token token, List<Twin> twins) {
+    List<String> said = new ArrayList<>(List.of(text(trees, token)));
+    twins.forEach(twin -> said.add(text(twin.trees(), twin.literals().get(token.start()))));
+    return said;
+  }
+
+  private static String text(UnitTrees trees, Token token) {
+    return trees.source().slice(token.start(), token.end());
+  }
+
   private static boolean differs(UnitTrees trees, Token token, Twin twin) {
     Token own = twin.literals().get(token.start());
-    return own != null
-        && token.isLiteral()
-        && !twin.trees()
-            .source()
-            .slice(own.start(), own.end())
-            .equals(trees.source().slice(token.start(), token.end()));
+    return own != null && token.isLiteral() && !text(twin.trees(), own).equals(text(trees, token));
   }
 
   /** Whether a twin's literals can be given where the part has others. */
   static boolean fit(UnitTrees trees, Part part, Twin twin) {
     Map<Integer, TreePath> known = literals(trees, part);
     Map<Integer, TreePath> own = literals(twin.trees(), twin.part());
-    int count = 0;
+    Set<List<String>> differing = new HashSet<>();
     for (Token token : trees.source().tokens(part.start(), part.end())) {
       if (!differs(trees, token, twin)) {
         continue;
       }
-      count++;
+      differing.add(said(trees, token, List.of(twin)));
       TreePath one = known.get(token.start());
       TreePath other = own.get(twin.literals().get(token.start()).start());
       boolean alike =
@@ -83,7 +103,7 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) implements
         return false;
       }
     }
-    return count <= MOST;
+    return differing.size() <= most(trees, part);
   }
 
   private static Map<Integer, TreePath> literals(UnitTrees trees, Part part) {
@@ -145,18 +165,26 @@ record GivenLiteral(int start, int end, TypeMirror type, String name) implements
   }
 
   @Override
+  public int start() {
+    return places.get(0).start();
+  }
+
+  @Override
   public List<Replacement> taken(UnitTrees trees) {
-    return List.of(
-        Replacement.of(start, end, Written.text("").local(name).done())
-            .proving("its callers give it"));
+    return places.stream()
+        .map(
+            each ->
+                Replacement.of(each.start(), each.end(), Written.text("").local(name).done())
+                    .proving("its callers give it"))
+        .toList();
   }
 
   /** The literal that a call gives: this, or a twin's own. */
   @Override
   public Carried given(UnitTrees trees, Twin twin) {
-    Token own = twin == null ? null : twin.literals().get(start);
+    Token own = twin == null ? null : twin.literals().get(start());
     return own == null
-        ? Carried.range(trees.path(), start, end)
+        ? Carried.range(trees.path(), start(), places.get(0).end())
         : Carried.range(twin.trees().path(), own.start(), own.end());
   }
 }
