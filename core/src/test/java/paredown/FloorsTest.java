@@ -36,6 +36,7 @@ class FloorsTest {
           "operation",
           "asked",
           "carry",
+          "alike",
           "flow",
           "nulls",
           "startup",

@@ -9,6 +9,10 @@ import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.program.Unit;
 import paredown.refactor.Refused;
+import paredown.refactor.alike.GivenField;
+import paredown.refactor.alike.GivenLiteral;
+import paredown.refactor.alike.Twin;
+import paredown.refactor.alike.Twins;
 import paredown.refactor.code.UnitTrees;
 
 /** A place that says the same as a part, and could call the same method. */

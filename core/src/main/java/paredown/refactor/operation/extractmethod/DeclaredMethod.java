@@ -15,6 +15,7 @@ import paredown.edit.Self;
 import paredown.edit.Written;
 import paredown.program.Use;
 import paredown.program.UseKind;
+import paredown.refactor.alike.GivenValue;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;

@@ -18,6 +18,7 @@ import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.alike.GivenField;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;

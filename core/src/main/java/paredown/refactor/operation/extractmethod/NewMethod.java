@@ -12,6 +12,8 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.program.UseKind;
+import paredown.refactor.alike.GivenValue;
+import paredown.refactor.alike.Twin;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;

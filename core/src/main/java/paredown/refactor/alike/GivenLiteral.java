@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import com.sun.source.tree.CaseTree;
 import com.sun.source.tree.LiteralTree;
@@ -28,7 +28,7 @@ import paredown.text.Token;
  * @param places where it stands in the part; several where each twin has one other in all of them
  * @param name of the parameter
  */
-record GivenLiteral(List<Token> places, TypeMirror type, String name) implements GivenValue {
+public record GivenLiteral(List<Token> places, TypeMirror type, String name) implements GivenValue {
   private static final int FEW = 3;
 
   /** Of longer code some more of the words may differ. */
@@ -45,7 +45,7 @@ record GivenLiteral(List<Token> places, TypeMirror type, String name) implements
    * @param given the literals, counted from 0, that the method takes in any case
    * @param words the names that are taken; those of the parameters come to them
    */
-  static List<GivenLiteral> of(
+  public static List<GivenLiteral> of(
       UnitTrees trees, Part part, List<Twin> twins, Set<Integer> given, Set<String> words) {
     Map<Integer, TreePath> known = literals(trees, part);
     List<Token> literals = DifferingLiterals.in(trees, part);
@@ -83,7 +83,7 @@ record GivenLiteral(List<Token> places, TypeMirror type, String name) implements
   }
 
   /** Whether a twin's literals can be given where the part has others. */
-  static boolean fit(UnitTrees trees, Part part, Twin twin) {
+  public static boolean fit(UnitTrees trees, Part part, Twin twin) {
     Map<Integer, TreePath> known = literals(trees, part);
     Map<Integer, TreePath> own = literals(twin.trees(), twin.part());
     Set<List<String>> differing = new HashSet<>();

@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BinaryTree;
@@ -20,11 +20,11 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
 
 /** What an expression is, by a name that stands near it. */
-final class NearbyName {
+public final class NearbyName {
   private NearbyName() {}
 
   /** The name of what it is compared with, given to as an argument, or put into. */
-  static Optional<String> of(UnitTrees trees, TreePath expression) {
+  public static Optional<String> of(UnitTrees trees, TreePath expression) {
     TreePath above = expression.getParentPath();
     while (above.getLeaf() instanceof ParenthesizedTree) {
       above = above.getParentPath();

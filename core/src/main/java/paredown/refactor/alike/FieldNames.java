@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
@@ -74,19 +74,19 @@ record FieldNames(UnitTrees trees, Map<VariableElement, List<TreePath>> all) {
   }
 
   /** How a field that it names stays the same all through the part. */
-  Steadiness steadiness(Part part, VariableElement field) {
+  public Steadiness steadiness(Part part, VariableElement field) {
     return Steadiness.of(trees, part, field, all.get(field));
   }
 
   /** The name of a field that is only assumed to have one value; empty for others. */
-  Set<String> assumed(Part part, VariableElement field) {
+  public Set<String> assumed(Part part, VariableElement field) {
     return all.containsKey(field) && steadiness(part, field) == Steadiness.ASSUMED
         ? Set.of(field.getSimpleName().toString())
         : Set.of();
   }
 
   /** The field whose own name, which may stand behind {@code this}, begins somewhere. */
-  Optional<VariableElement> at(int name) {
+  public Optional<VariableElement> at(int name) {
     return all.entrySet().stream()
         .filter(each -> each.getValue().stream().anyMatch(path -> name(path) == name))
         .map(Map.Entry::getKey)
@@ -94,7 +94,7 @@ record FieldNames(UnitTrees trees, Map<VariableElement, List<TreePath>> all) {
   }
 
   /** The place whose own name begins somewhere; empty where it is none. */
-  Optional<TreePath> place(int name) {
+  public Optional<TreePath> place(int name) {
     return all.values().stream()
         .flatMap(List::stream)
         .filter(path -> name(path) == name)

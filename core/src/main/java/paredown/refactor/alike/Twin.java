@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import java.util.HashMap;
 import java.util.HashSet;
@@ -26,7 +26,7 @@ import paredown.text.Token;
  * @param denied whether it says the opposite: {@code !=} where the other says {@code ==}, or the
  *     other way round
  */
-record Twin(
+public record Twin(
     UnitTrees trees,
     Part part,
     Map<String, String> variables,
@@ -90,13 +90,13 @@ record Twin(
   }
 
   /** Whether a variable of its own stands for one of the other part, and has its type. */
-  boolean stands(VariableElement own, VariableElement other, Program program) {
+  public boolean stands(VariableElement own, VariableElement other, Program program) {
     return standsSomehow(own, other, program)
         && program.types().isSameType(own.asType(), other.asType());
   }
 
   /** The same, be it of another type. */
-  boolean standsSomehow(VariableElement own, VariableElement other, Program program) {
+  public boolean standsSomehow(VariableElement own, VariableElement other, Program program) {
     return program.symbols().key(own).equals(variables.get(program.symbols().key(other)));
   }
 }

@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;

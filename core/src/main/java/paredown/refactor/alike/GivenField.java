@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
@@ -31,7 +31,8 @@ import paredown.text.Token;
  * @param assumed the names of the fields, it and those in its place, that are assumed to have one
  *     value all through
  */
-record GivenField(VariableElement field, List<Place> places, String name, Set<String> assumed)
+public record GivenField(
+    VariableElement field, List<Place> places, String name, Set<String> assumed)
     implements GivenValue {
   private static final int LEAST = 20;
 
@@ -54,7 +55,7 @@ record GivenField(VariableElement field, List<Place> places, String name, Set<St
    * @param all whether every field of the object is given; else only those in which twins differ
    * @param taken the names that are taken; those of the parameters come to them
    */
-  static List<GivenField> of(
+  public static List<GivenField> of(
       UnitTrees trees, Part part, List<Twin> twins, boolean all, Set<String> taken) {
     List<GivenField> found = new ArrayList<>();
     FieldNames names = FieldNames.in(trees, part);
@@ -96,7 +97,7 @@ record GivenField(VariableElement field, List<Place> places, String name, Set<St
    * Whether the fields that a twin reads can be given where the part reads others. In little code
    * another field is another thing.
    */
-  static boolean fit(UnitTrees trees, Part part, Twin twin) {
+  public static boolean fit(UnitTrees trees, Part part, Twin twin) {
     boolean little = trees.source().tokens(part.start(), part.end()).size() < LEAST;
     FieldNames here = FieldNames.in(trees, part);
     FieldNames there = FieldNames.in(twin.trees(), twin.part());
@@ -127,7 +128,7 @@ record GivenField(VariableElement field, List<Place> places, String name, Set<St
   }
 
   /** The types of the fields of the object that a part names. */
-  static List<TypeMirror> types(UnitTrees trees, Part part) {
+  public static List<TypeMirror> types(UnitTrees trees, Part part) {
     return FieldNames.in(trees, part).all().keySet().stream()
         .filter(field -> !field.getModifiers().contains(Modifier.STATIC))
         .map(VariableElement::asType)
@@ -135,7 +136,7 @@ record GivenField(VariableElement field, List<Place> places, String name, Set<St
   }
 
   /** Whether every field of the object that a part names has one value all through it. */
-  static boolean areSteady(UnitTrees trees, Part part) {
+  public static boolean areSteady(UnitTrees trees, Part part) {
     FieldNames names = FieldNames.in(trees, part);
     return names.all().keySet().stream()
         .filter(field -> !field.getModifiers().contains(Modifier.STATIC))

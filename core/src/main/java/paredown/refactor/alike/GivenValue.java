@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import java.util.List;
 import javax.lang.model.type.TypeMirror;
@@ -7,7 +7,7 @@ import paredown.edit.Replacement;
 import paredown.refactor.code.UnitTrees;
 
 /** What the new method takes since the places that call it differ in it. */
-sealed interface GivenValue permits GivenLiteral, GivenField {
+public sealed interface GivenValue permits GivenLiteral, GivenField {
 
   /** Where it stands first in the part. */
   int start();

@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.Tree;

@@ -1,4 +1,4 @@
-package paredown.refactor.operation.extractmethod;
+package paredown.refactor.alike;
 
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionTree;
@@ -18,7 +18,7 @@ import paredown.refactor.use.OwnerClass;
 /**
  * The twins of a part in its class or in files, in the order of the text; none overlaps another.
  */
-final class Twins extends TreePathScanner<Void, Void> {
+public final class Twins extends TreePathScanner<Void, Void> {
   private final UnitTrees home;
   private final UnitTrees trees;
   private final Part part;
@@ -38,14 +38,14 @@ final class Twins extends TreePathScanner<Void, Void> {
     this.only = only;
   }
 
-  static List<Twin> of(UnitTrees trees, OwnerClass owner, Part part) {
+  public static List<Twin> of(UnitTrees trees, OwnerClass owner, Part part) {
     Twins twins = new Twins(trees, part, trees, owner.tree());
     twins.scan(owner.path(), null);
     return twins.found;
   }
 
   /** All twins in a file, which may be another than the part's. */
-  static List<Twin> in(UnitTrees other, UnitTrees trees, Part part) {
+  public static List<Twin> in(UnitTrees other, UnitTrees trees, Part part) {
     Twins twins = new Twins(trees, part, other, null);
     twins.scan(new TreePath(other.unit().tree()), null);
     return twins.found;
