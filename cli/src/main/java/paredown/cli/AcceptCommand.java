@@ -3,6 +3,8 @@ package paredown.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import paredown.UnusableRequest;
+import paredown.cli.show.Columns;
+import paredown.cli.show.Json;
 import paredown.session.Accepted;
 import paredown.session.Session;
 import paredown.smell.Finding;

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.Charset;
 import java.util.ArrayList;
 import java.util.List;
+import paredown.cli.show.Terminal;
 import paredown.refactor.Refactoring;
 
 /** The person at the terminal is asked what only a person can say, one question after the other. */

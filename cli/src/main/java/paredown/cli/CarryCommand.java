@@ -8,6 +8,8 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import paredown.Problem;
 import paredown.UnusableRequest;
+import paredown.cli.show.ChangeJson;
+import paredown.cli.show.PreviewText;
 import paredown.refactor.plan.Arguments;
 import paredown.session.ApplyOptions;
 import paredown.session.GateStopped;

@@ -12,6 +12,9 @@ import java.util.stream.Collectors;
 import paredown.MachineProblem;
 import paredown.Problem;
 import paredown.UnusableRequest;
+import paredown.cli.show.Json;
+import paredown.cli.show.ProductVersion;
+import paredown.cli.show.Terminal;
 import paredown.gate.TestProblem;
 import paredown.journal.JournalProblem;
 import paredown.project.ProjectUnreadable;
@@ -160,7 +163,7 @@ final class Complaints implements IExecutionExceptionHandler {
       // Where the file system knows owners, a temporary file is its owner's alone.
       Path file = Files.createTempFile("pare-fault", ".txt");
       StringWriter trace = new StringWriter();
-      trace.append("pare " + Pare.version() + "\n");
+      trace.append("pare " + ProductVersion.text() + "\n");
       trace.append("JDK " + Runtime.version() + ", " + System.getProperty("os.name") + "\n");
       trace.append("command: " + command + "\n");
       e.printStackTrace(new PrintWriter(trace));

@@ -1,6 +1,8 @@
 package paredown.cli;
 
 import java.util.List;
+import paredown.cli.show.Json;
+import paredown.cli.show.Terminal;
 import picocli.CommandLine;
 import picocli.CommandLine.IParameterExceptionHandler;
 import picocli.CommandLine.ParameterException;

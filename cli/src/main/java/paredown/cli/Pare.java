@@ -1,11 +1,10 @@
 package paredown.cli;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import paredown.cli.show.ProductVersion;
+import paredown.cli.show.SurveyText;
+import paredown.cli.show.Terminal;
 import paredown.session.Session;
 import paredown.session.Survey;
 import paredown.smell.Finding;
@@ -99,20 +98,11 @@ public final class Pare extends PareCommand {
     return Exit.DONE;
   }
 
-  /** The version that the build has written down. */
-  static String version() {
-    try (InputStream stream = Pare.class.getResourceAsStream("version.txt")) {
-      return new String(stream.readAllBytes(), StandardCharsets.UTF_8).strip();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
   /** The version as --version shows it. */
   static final class Version implements IVersionProvider {
     @Override
     public String[] getVersion() {
-      return new String[] {"pare " + version()};
+      return new String[] {"pare " + ProductVersion.text()};
     }
   }
 }

@@ -4,6 +4,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.concurrent.Callable;
 import paredown.UnusableRequest;
+import paredown.cli.show.Json;
+import paredown.cli.show.Terminal;
 import paredown.journal.Step;
 import paredown.project.ProjectUnreadable;
 import paredown.session.PutBack;

@@ -4,6 +4,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
+import paredown.cli.show.Terminal;
+import paredown.cli.show.Visible;
 import paredown.project.Progress;
 
 /** One line on standard error that says what takes its time; on terminals only, after a moment. */

@@ -5,6 +5,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import paredown.cli.show.Columns;
+import paredown.cli.show.Json;
 import paredown.journal.Step;
 import paredown.journal.StepState;
 import paredown.session.Session;

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Optional;
+import paredown.cli.show.Json;
 import paredown.gate.TestResult;
 import paredown.gate.TestRun;
 import paredown.gate.reach.Reach;

@@ -3,6 +3,7 @@ package paredown.cli;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import paredown.UnusableRequest;
+import paredown.cli.show.Json;
 import paredown.journal.Step;
 import paredown.journal.StepState;
 import paredown.session.PutBack;

@@ -2,6 +2,9 @@ package paredown.cli;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import paredown.cli.show.Json;
+import paredown.cli.show.SurveyJson;
+import paredown.cli.show.WhyText;
 import paredown.refactor.RefusalKind;
 import paredown.remedy.Effect;
 import paredown.remedy.Remedies.Patience;

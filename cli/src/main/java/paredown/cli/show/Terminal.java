@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.io.FileDescriptor;
 import picocli.CommandLine.Help.Ansi;
@@ -7,7 +7,7 @@ import picocli.CommandLine.Help.Ansi;
  * The terminal is where output goes: how wide it is, and whether it takes colours. The launcher
  * says which of the streams are terminals; without it neither is.
  */
-final class Terminal {
+public final class Terminal {
   private static final int PIPE_WIDTH = 100;
 
   private final Shown out;
@@ -26,7 +26,7 @@ final class Terminal {
     this.width = width;
   }
 
-  static Terminal ofProcess() {
+  public static Terminal ofProcess() {
     String streams = System.getProperty("pare.terminals", "");
     int columns = Integer.getInteger("pare.columns", 0);
     return new Terminal(
@@ -36,28 +36,28 @@ final class Terminal {
         columns >= 40 ? columns : PIPE_WIDTH);
   }
 
-  Shown out() {
+  public Shown out() {
     return out;
   }
 
-  Shown err() {
+  public Shown err() {
     return err;
   }
 
   /** Whether somebody sits there who can be asked. */
-  boolean canAsk() {
+  public boolean canAsk() {
     return inIsTerminal && errIsTerminal;
   }
 
-  boolean outIsTerminal() {
+  public boolean outIsTerminal() {
     return outIsTerminal;
   }
 
-  boolean errIsTerminal() {
+  public boolean errIsTerminal() {
     return errIsTerminal;
   }
 
-  int width() {
+  public int width() {
     return width;
   }
 
@@ -67,23 +67,23 @@ final class Terminal {
     return outIsTerminal && (no == null || no.isEmpty()) && !dumb;
   }
 
-  String bold(String text) {
+  public String bold(String text) {
     return styled(text, Ansi.Style.bold);
   }
 
-  String faint(String text) {
+  public String faint(String text) {
     return styled(text, Ansi.Style.faint);
   }
 
-  String red(String text) {
+  public String red(String text) {
     return styled(text, Ansi.Style.fg_red);
   }
 
-  String green(String text) {
+  public String green(String text) {
     return styled(text, Ansi.Style.fg_green);
   }
 
-  String cyan(String text) {
+  public String cyan(String text) {
     return styled(text, Ansi.Style.fg_cyan);
   }
 

@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import static java.util.stream.Collectors.joining;
 
@@ -9,12 +9,12 @@ import paredown.smell.Finding;
 import paredown.text.Counted;
 
 /** A survey as Markdown, short enough for a comment on a pull request. */
-final class SurveyMarkdown {
+public final class SurveyMarkdown {
   private static final int ROWS = 12;
 
   private SurveyMarkdown() {}
 
-  static String of(Survey survey, List<Finding> shown) {
+  public static String of(Survey survey, List<Finding> shown) {
     List<Finding> findings = survey.findings();
     StringBuilder text = new StringBuilder("### Pare Down: ");
     text.append(

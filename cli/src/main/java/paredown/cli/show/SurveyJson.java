@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -8,10 +8,10 @@ import paredown.smell.Evidence;
 import paredown.smell.Finding;
 
 /** A survey as JSON, schema {@code pare-findings/1}. */
-final class SurveyJson {
+public final class SurveyJson {
   private SurveyJson() {}
 
-  static ObjectNode of(Survey survey) {
+  public static ObjectNode of(Survey survey) {
     ObjectNode answer = Json.answer("pare-findings/1").put("project", survey.project());
     answer
         .putObject("counts")
@@ -44,7 +44,7 @@ final class SurveyJson {
     return answer;
   }
 
-  static void fill(ObjectNode node, Finding finding) {
+  public static void fill(ObjectNode node, Finding finding) {
     node.put("id", finding.id())
         .put("smell", finding.smell().id())
         .put("form", finding.form().id())

@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
@@ -8,7 +8,7 @@ import java.util.Set;
  * Shows what a terminal would obey, or would use to hide something: control characters, and those
  * that turn the direction of writing. Each is spelt as in Java, {@code \}{@code u001b}.
  */
-final class Visible {
+public final class Visible {
   /** The only codes that may reach a terminal, all of them our own. */
   private static final Set<String> STYLES = Set.of("1", "2", "0", "31", "32", "36");
 
@@ -21,7 +21,7 @@ final class Visible {
    *
    * @param styles whether our own codes for bold and colour stay
    */
-  static String text(String text, boolean styles) {
+  public static String text(String text, boolean styles) {
     StringBuilder shown = null;
     for (int i = 0; i < text.length(); i++) {
       char sign = text.charAt(i);
@@ -66,7 +66,7 @@ final class Visible {
   }
 
   /** The same for text in any encoding that extends ASCII, in which UTF-8 may or may not be. */
-  static byte[] bytes(byte[] text, boolean styles) {
+  public static byte[] bytes(byte[] text, boolean styles) {
     ByteArrayOutputStream shown = new ByteArrayOutputStream(text.length);
     int at = 0;
     while (at < text.length) {

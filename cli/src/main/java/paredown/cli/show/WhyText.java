@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -28,7 +28,7 @@ import paredown.text.Counted;
 import paredown.text.Listed;
 
 /** An explanation as text. */
-final class WhyText {
+public final class WhyText {
   private static final int GROUP_ROWS = 12;
 
   /** More remedies than this at a time leave nobody the wiser. */
@@ -37,12 +37,12 @@ final class WhyText {
   private final Terminal terminal;
   private final String here;
 
-  WhyText(Terminal terminal, String here) {
+  public WhyText(Terminal terminal, String here) {
     this.terminal = terminal;
     this.here = here;
   }
 
-  String of(Explanation explanation) {
+  public String of(Explanation explanation) {
     Finding finding = explanation.finding();
     Evidence evidence = finding.evidence();
     StringBuilder text = new StringBuilder(terminal.bold(finding.claim())).append('\n');

@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -14,7 +14,7 @@ import org.eclipse.jgit.diff.RawTextComparator;
 import paredown.edit.ChangedFile;
 
 /** The difference that a change makes to one file, in git's format, byte for byte. */
-final class Diff {
+public final class Diff {
   private final ChangedFile file;
   private final RawText before;
   private final RawText after;
@@ -29,7 +29,7 @@ final class Diff {
             .diff(RawTextComparator.DEFAULT, before, after);
   }
 
-  static Diff of(ChangedFile file) {
+  public static Diff of(ChangedFile file) {
     return new Diff(file);
   }
 
@@ -46,16 +46,16 @@ final class Diff {
     }
   }
 
-  int added() {
+  public int added() {
     return edits.stream().mapToInt(Edit::getLengthB).sum();
   }
 
-  int removed() {
+  public int removed() {
     return edits.stream().mapToInt(Edit::getLengthA).sum();
   }
 
   /** The difference as {@code git apply} takes it, in the file's own encoding. */
-  byte[] bytes() {
+  public byte[] bytes() {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try (DiffFormatter formatter = new DiffFormatter(out)) {
       out.write(header().getBytes(StandardCharsets.UTF_8));

@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
@@ -20,7 +20,7 @@ import paredown.text.Listed;
 /**
  * A preview as text: what happens, where, what it costs, what the gates say, and the difference.
  */
-final class PreviewText {
+public final class PreviewText {
   /** More than these in a line nobody reads; the changes below show them all. */
   private static final int NAMED = 8;
 
@@ -29,7 +29,7 @@ final class PreviewText {
   private final Terminal terminal;
   private final Optional<WouldNotice> notice;
 
-  PreviewText(Terminal terminal) {
+  public PreviewText(Terminal terminal) {
     this(terminal, Optional.empty());
   }
 
@@ -39,12 +39,12 @@ final class PreviewText {
   }
 
   /** The same with what tests would notice. */
-  PreviewText with(Optional<WouldNotice> other) {
+  public PreviewText with(Optional<WouldNotice> other) {
     return new PreviewText(terminal, other);
   }
 
   /** The preview in bytes, since a difference is in the encoding of its file. */
-  byte[] of(Preview preview, Optional<ReachOfChange> reach, String apply) {
+  public byte[] of(Preview preview, Optional<ReachOfChange> reach, String apply) {
     Change change = preview.change();
     StringBuilder text = new StringBuilder();
     text.append(terminal.bold(change.summary())).append("\n\n");

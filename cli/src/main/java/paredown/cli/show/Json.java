@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -9,24 +9,24 @@ import java.util.Collection;
 import paredown.facts.Range;
 
 /** JSON answers: each one object that names its schema. */
-final class Json {
+public final class Json {
   private static final ObjectMapper MAPPER =
       new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
   private Json() {}
 
   /** An answer of a schema, {@code pare-findings/1}. */
-  static ObjectNode answer(String schema) {
+  public static ObjectNode answer(String schema) {
     return MAPPER.createObjectNode().put("schema", schema);
   }
 
-  static ArrayNode texts(ObjectNode parent, String name, Collection<String> values) {
+  public static ArrayNode texts(ObjectNode parent, String name, Collection<String> values) {
     ArrayNode array = parent.putArray(name);
     values.forEach(array::add);
     return array;
   }
 
-  static void range(ObjectNode parent, Range range) {
+  public static void range(ObjectNode parent, Range range) {
     parent.put("file", range.file());
     parent
         .putObject("start")
@@ -35,7 +35,7 @@ final class Json {
     parent.putObject("end").put("line", range.end().line()).put("column", range.end().column());
   }
 
-  static String text(ObjectNode json) {
+  public static String text(ObjectNode json) {
     try {
       return MAPPER.writeValueAsString(json) + "\n";
     } catch (JsonProcessingException e) {

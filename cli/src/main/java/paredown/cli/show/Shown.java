@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.io.BufferedOutputStream;
 import java.io.FileDescriptor;
@@ -10,7 +10,7 @@ import java.nio.charset.StandardCharsets;
 import paredown.MachineProblem;
 
 /** A stream of the process on which nothing is printed that a terminal would obey. */
-final class Shown extends PrintStream {
+public final class Shown extends PrintStream {
   private final Raw raw;
   private final boolean styles;
 
@@ -20,7 +20,7 @@ final class Shown extends PrintStream {
     this.styles = styles;
   }
 
-  static Shown on(FileDescriptor descriptor, boolean isTerminal) {
+  public static Shown on(FileDescriptor descriptor, boolean isTerminal) {
     return new Shown(new Raw(descriptor), isTerminal);
   }
 
@@ -30,12 +30,12 @@ final class Shown extends PrintStream {
   }
 
   /** Prints text in any encoding that extends ASCII. */
-  void printBytes(byte[] text) {
+  public void printBytes(byte[] text) {
     super.writeBytes(Visible.bytes(text, styles));
   }
 
   /** Prints codes of our own, for the line that shows progress. */
-  void printCodes(String text) {
+  public void printCodes(String text) {
     super.print(text);
   }
 
@@ -44,7 +44,7 @@ final class Shown extends PrintStream {
    *
    * @throws MachineProblem where it could not be written; not where its reader has gone
    */
-  void requireOut() {
+  public void requireOut() {
     flush();
     IOException problem = raw.problem;
     boolean readerLeft =

@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import com.contrastsecurity.sarif.ArtifactLocation;
 import com.contrastsecurity.sarif.Location;
@@ -34,7 +34,7 @@ import paredown.smell.Finding;
 import paredown.smell.Smell;
 
 /** A survey as a log in the Static Analysis Results Interchange Format, version 2.1.0. */
-final class SurveySarif {
+public final class SurveySarif {
   private static final int WARNING = 50;
   private static final String FINGERPRINT = "pareFinding/v1";
 
@@ -46,7 +46,7 @@ final class SurveySarif {
     this.accepted = accepted;
   }
 
-  static String of(Survey survey, List<Accepted> accepted) {
+  public static String of(Survey survey, List<Accepted> accepted) {
     SarifSchema210 log =
         new SarifSchema210()
             .withVersion(SarifSchema210.Version._2_1_0)
@@ -85,7 +85,10 @@ final class SurveySarif {
               .withFullDescription(text(smell.rule()))
               .withHelp(text(help)));
     }
-    return new ToolComponent().withName("Pare Down").withVersion(Pare.version()).withRules(rules);
+    return new ToolComponent()
+        .withName("Pare Down")
+        .withVersion(ProductVersion.text())
+        .withRules(rules);
   }
 
   private static MultiformatMessageString text(String text) {

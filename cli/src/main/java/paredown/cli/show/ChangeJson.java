@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -15,7 +15,7 @@ import paredown.session.Applied;
 import paredown.session.Preview;
 
 /** A change as JSON, schema {@code pare-change/1}: previewed, kept or put back. */
-final class ChangeJson {
+public final class ChangeJson {
   private ChangeJson() {}
 
   /**
@@ -23,7 +23,7 @@ final class ChangeJson {
    *
    * @param reach how far the tests reach it; empty where nobody has recorded that
    */
-  static ObjectNode of(Preview preview, Optional<ReachOfChange> reach) {
+  public static ObjectNode of(Preview preview, Optional<ReachOfChange> reach) {
     ObjectNode answer = Json.answer("pare-change/1").put("outcome", "previewed");
     fill(answer, preview);
     reach.ifPresent(each -> reach(answer.putObject("reach"), each));
@@ -31,7 +31,7 @@ final class ChangeJson {
   }
 
   /** Adds which small faults the tests would notice. */
-  static void notice(ObjectNode answer, WouldNotice notice) {
+  public static void notice(ObjectNode answer, WouldNotice notice) {
     ObjectNode node = answer.putObject("wouldNotice").put("tried", notice.tried());
     ArrayNode missed = node.putArray("missed");
     for (SmallFault each : notice.missed()) {
@@ -45,7 +45,7 @@ final class ChangeJson {
     Json.texts(node, "changedSince", reach.since());
   }
 
-  static ObjectNode of(Preview preview, Applied applied) {
+  public static ObjectNode of(Preview preview, Applied applied) {
     ObjectNode answer =
         Json.answer("pare-change/1").put("outcome", applied.kept() ? "kept" : "put-back");
     fill(answer, preview);

@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.util.EnumMap;
 import java.util.List;
@@ -16,14 +16,14 @@ import paredown.text.Counted;
 import paredown.text.Wrapped;
 
 /** A survey as text: at most one screen, worst first. */
-final class SurveyText {
+public final class SurveyText {
   private static final int BAR = 10;
   private static final String PARTS = " ▏▎▍▌▋▊▉█";
 
   private final Terminal terminal;
   private final String here;
 
-  SurveyText(Terminal terminal, String here) {
+  public SurveyText(Terminal terminal, String here) {
     this.terminal = terminal;
     this.here = here;
   }
@@ -33,7 +33,7 @@ final class SurveyText {
    *
    * @param smaller how many findings of smaller smells were left out
    */
-  String of(Survey survey, List<Finding> shown, long smaller) {
+  public String of(Survey survey, List<Finding> shown, long smaller) {
     List<Finding> findings = survey.findings();
     StringBuilder text = new StringBuilder(lookedAt(survey)).append('\n');
     warnings(survey, text);
@@ -130,7 +130,7 @@ final class SurveyText {
   }
 
   /** One line that says what was looked at. */
-  static String lookedAt(Survey survey) {
+  public static String lookedAt(Survey survey) {
     Facts facts = survey.facts();
     return "%s: %s, %s in %s%s, read in %s s."
         .formatted(

@@ -1,4 +1,4 @@
-package paredown.cli;
+package paredown.cli.show;
 
 import java.util.List;
 import java.util.stream.Collectors;
@@ -9,18 +9,18 @@ import paredown.session.Applied;
 import paredown.text.Counted;
 
 /** What became of a change, as text: the red tests first. */
-final class AppliedText {
+public final class AppliedText {
   private static final int SHOWN = 5;
 
   private final Terminal terminal;
   private final String here;
 
-  AppliedText(Terminal terminal, String here) {
+  public AppliedText(Terminal terminal, String here) {
     this.terminal = terminal;
     this.here = here;
   }
 
-  String of(Applied applied) {
+  public String of(Applied applied) {
     StringBuilder text = new StringBuilder();
     if (!applied.kept()) {
       failures(applied.tests().orElseThrow(), text);
@@ -43,7 +43,7 @@ final class AppliedText {
   }
 
   /** What all tests said behind several steps. */
-  String checked(TestsPass.Outcome tests) {
+  public String checked(TestsPass.Outcome tests) {
     StringBuilder text = new StringBuilder();
     failures(tests, text);
     if (tests.passed()) {
