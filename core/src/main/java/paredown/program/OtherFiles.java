@@ -1,6 +1,7 @@
 package paredown.program;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -28,6 +29,25 @@ public final class OtherFiles {
 
   private static final Set<String> DATA =
       Set.of("xml", "properties", "yml", "yaml", "json", "html", "xhtml", "tld", "conf", "toml");
+
+  /** What builds and starts programs, by the ending of its name or by all of it. */
+  private static final Set<String> SCRIPTS =
+      Set.of(
+          "gradle",
+          "sh",
+          "bash",
+          "bat",
+          "cmd",
+          "ps1",
+          "cfg",
+          "ini",
+          "env",
+          "service",
+          "Dockerfile",
+          "Makefile",
+          "Procfile",
+          "Jenkinsfile");
+
   private static final String SERVICES = "META-INF/services/";
   private static final long LARGEST = 1 << 20;
 
@@ -50,12 +70,26 @@ public final class OtherFiles {
                   isCode(path)
                       || listed
                       || DATA.contains(ending(path))
-                      || file.endsWith("module-info.java");
+                      || SCRIPTS.contains(ending(path))
+                      || file.endsWith("module-info.java")
+                      || isScript(file);
               if (read && size <= LARGEST && Files.isReadable(file)) {
                 files.add(text(path, file));
               }
             });
     return new OtherFiles(files);
+  }
+
+  /** Whether the first line of a file without an ending says what runs it. */
+  private static boolean isScript(Path file) {
+    if (file.getFileName().toString().contains(".")) {
+      return false;
+    }
+    try (InputStream stream = Files.newInputStream(file)) {
+      return stream.read() == '#' && stream.read() == '!';
+    } catch (IOException unreadable) {
+      return false;
+    }
   }
 
   private static String ending(String path) {
