@@ -55,7 +55,7 @@ public record GivenField(
    * @param all whether every field of the object is given; else only those in which twins differ
    * @param taken the names that are taken; those of the parameters come to them
    */
-  public static List<GivenField> of(
+  static List<GivenField> of(
       UnitTrees trees, Part part, List<Twin> twins, boolean all, Set<String> taken) {
     List<GivenField> found = new ArrayList<>();
     FieldNames names = FieldNames.in(trees, part);

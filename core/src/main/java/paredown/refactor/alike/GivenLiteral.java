@@ -45,7 +45,7 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
    * @param given the literals, counted from 0, that the method takes in any case
    * @param words the names that are taken; those of the parameters come to them
    */
-  public static List<GivenLiteral> of(
+  static List<GivenLiteral> of(
       UnitTrees trees, Part part, List<Twin> twins, Set<Integer> given, Set<String> words) {
     Map<Integer, TreePath> known = literals(trees, part);
     List<Token> literals = DifferingLiterals.in(trees, part);
@@ -162,6 +162,11 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
       name = first + i;
     }
     return name;
+  }
+
+  @Override
+  public Set<String> assumed() {
+    return Set.of();
   }
 
   @Override

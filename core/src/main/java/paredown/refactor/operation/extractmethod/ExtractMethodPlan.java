@@ -3,7 +3,6 @@ package paredown.refactor.operation.extractmethod;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,8 +22,6 @@ import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.refactor.Refactoring;
 import paredown.refactor.Refused;
-import paredown.refactor.alike.GivenField;
-import paredown.refactor.alike.GivenLiteral;
 import paredown.refactor.alike.GivenValue;
 import paredown.refactor.alike.Twin;
 import paredown.refactor.code.Part;
@@ -94,30 +91,12 @@ final class ExtractMethodPlan {
     // A private method is no part of the version that the compiler works out.
     OnlookersFromOutside.assume(owner, List.of());
 
-    List<Callee> all = callees(shape, parameters);
-    List<Callee> twins = all.stream().filter(each -> !isLeft(each)).toList();
-    boolean asked = arguments.others().isAny();
-    requireEach(arguments.others().left(), all);
-    if (asked && twins.isEmpty() && arguments.duplicates() != Duplicates.ANY) {
-      throw new UnusableRequest(
-          "No other place of %s says the same and could call it."
-              .formatted(isEverywhere() ? "the project" : owner.writtenName()),
-          "Leave --duplicates out.");
-    }
-    if (asked || !arguments.given().isEmpty()) {
-      List<Twin> others = asked ? twins.stream().map(Callee::twin).toList() : List.of();
-      Set<String> words =
-          source.tokens(part.start(), part.end()).stream()
-              .filter(token -> !source.isBehindDot(token.start()))
-              .map(token -> source.slice(token.start(), token.end()))
-              .collect(Collectors.toCollection(TreeSet::new));
-      List<GivenField> fields = GivenField.of(trees, part, others, isEverywhere(), words);
-      fields.forEach(this::assume);
-      values.addAll(fields);
-      values.addAll(GivenLiteral.of(trees, part, others, arguments.given(), words));
-      values.sort(Comparator.comparingInt(GivenValue::start));
-      values.forEach(each -> requireWritable(each.type(), variables));
-    }
+    List<Callee> twins = twins(shape, parameters);
+    List<Callee> calling = arguments.others().isAny() ? twins : List.of();
+    List<Twin> others = calling.stream().map(Callee::twin).toList();
+    values.addAll(GivenValue.of(trees, part, others, isEverywhere(), arguments.given()));
+    values.forEach(each -> requireWritable(each.type(), variables));
+    values.forEach(this::assume);
     NewMethod method =
         new NewMethod(
             extraction,
@@ -126,45 +105,14 @@ final class ExtractMethodPlan {
             values,
             isEverywhere() || arguments.form().isStatic() || extraction.isStatic(),
             several,
-            asked ? general(parameters, twins) : Map.of());
+            general(parameters, calling));
     DeclaredMethod declared =
         new DeclaredMethod(method, shape, thrown, variables, several, visibility(twins));
-    EditList edits = new EditList();
-    FileNames files = new FileNames(program, edits);
-    TypeNames names = files.of(trees);
-    String file = trees.path();
-    boolean leaves = shape.result() == Shape.Result.LEAVES;
-    int[] replaced = replaced(trees, part);
-    edits.add(
-        file,
-        new Replacement(
-            replaced[0],
-            replaced[1],
-            method.call(shape, names),
-            List.of(),
-            leaves ? DeclaredMethod.LEFT : ""));
-    declareLater(extraction, shape, edits);
-    if (asked) {
-      twins.forEach(each -> replace(each, method, files, edits));
-    }
-    edits.add(file, declared.text(names));
-    files.addImports();
-    Set<String> touched = new TreeSet<>(Set.of(file));
-    if (asked) {
-      twins.forEach(each -> touched.add(each.twin().trees().path()));
-    }
+    Set<String> touched = new TreeSet<>(Set.of(trees.path()));
+    calling.forEach(each -> touched.add(each.twin().trees().path()));
     return new Change(
-        "%s becomes %s of %s."
-            .formatted(
-                part.isExpression()
-                    ? "An expression in line " + source.line(part.start())
-                    : lines(),
-                arguments.name()
-                    + parameters.stream()
-                        .map(each -> each.getSimpleName().toString())
-                        .collect(Collectors.joining(", ", "(", ")")),
-                owner.writtenName()),
-        new EditedFiles(program).of(edits),
+        summary(parameters),
+        new EditedFiles(program).of(edits(shape, method, declared, calling)),
         Map.of(),
         declared.becameWithin(),
         isEverywhere() ? ReadableFiles.paths(program) : touched,
@@ -172,7 +120,55 @@ final class ExtractMethodPlan {
             .assuming(owner.assumptions().all()));
   }
 
-  private void assume(GivenField field) {
+  private String summary(List<VariableElement> parameters) {
+    return "%s becomes %s of %s."
+        .formatted(
+            part.isExpression() ? "An expression in line " + source.line(part.start()) : lines(),
+            arguments.name()
+                + parameters.stream()
+                    .map(each -> each.getSimpleName().toString())
+                    .collect(Collectors.joining(", ", "(", ")")),
+            owner.writtenName());
+  }
+
+  /** The other places that could call the method, but for those that are to stay as they are. */
+  private List<Callee> twins(Shape shape, List<VariableElement> parameters) {
+    List<Callee> all = callees(shape, parameters);
+    List<Callee> twins = all.stream().filter(each -> !isLeft(each)).toList();
+    requireEach(arguments.others().left(), all);
+    if (arguments.others().isAny() && twins.isEmpty() && arguments.duplicates() != Duplicates.ANY) {
+      throw new UnusableRequest(
+          "No other place of %s says the same and could call it."
+              .formatted(isEverywhere() ? "the project" : owner.writtenName()),
+          "Leave --duplicates out.");
+    }
+    return twins;
+  }
+
+  /** The calls, here and in other places, and the method. */
+  private EditList edits(
+      Shape shape, NewMethod method, DeclaredMethod declared, List<Callee> calling) {
+    EditList edits = new EditList();
+    FileNames files = new FileNames(program, edits);
+    TypeNames names = files.of(trees);
+    boolean leaves = shape.result() == Shape.Result.LEAVES;
+    int[] replaced = replaced(trees, part);
+    edits.add(
+        trees.path(),
+        new Replacement(
+            replaced[0],
+            replaced[1],
+            method.call(shape, names),
+            List.of(),
+            leaves ? DeclaredMethod.LEFT : ""));
+    declareLater(extraction, shape, edits);
+    calling.forEach(each -> replace(each, method, files, edits));
+    edits.add(trees.path(), declared.text(names));
+    files.addImports();
+    return edits;
+  }
+
+  private void assume(GivenValue field) {
     if (!field.assumed().isEmpty()) {
       owner
           .assumptions()
