@@ -88,7 +88,10 @@ class ExtractMethodTest {
       UnusableRequest met =
           assertThrows(
               UnusableRequest.class, () -> Judged.of(extract, sources, sources.index()), use);
-      assertEquals("No other place of Desk says the same and could call it.", met.getMessage());
+      assertEquals(
+          "No other place of Desk says the same and could call it: line 6 has variables of other"
+              + " types.",
+          met.getMessage());
     }
   }
 

@@ -8,6 +8,7 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import paredown.refactor.code.Blocks;
@@ -24,6 +25,7 @@ public final class Twins extends TreePathScanner<Void, Void> {
   private final Part part;
   private final ClassTree only;
   private final List<Twin> found = new ArrayList<>();
+  private final List<Part> commented = new ArrayList<>();
 
   /**
    * A search of a file.
@@ -42,6 +44,16 @@ public final class Twins extends TreePathScanner<Void, Void> {
     Twins twins = new Twins(trees, part, trees, owner.tree());
     twins.scan(owner.path(), null);
     return twins.found;
+  }
+
+  /** The line of a place that would be a twin but for a comment of its own; empty without one. */
+  public static Optional<Integer> commented(UnitTrees trees, OwnerClass owner, Part part) {
+    Twins twins = new Twins(trees, part, trees, owner.tree());
+    twins.scan(owner.path(), null);
+    return twins.commented.stream()
+        .filter(each -> Twin.of(trees, part, trees, each).isPresent())
+        .map(each -> trees.source().line(each.start()))
+        .findFirst();
   }
 
   /** All twins in a file, which may be another than the part's. */
@@ -96,7 +108,9 @@ public final class Twins extends TreePathScanner<Void, Void> {
                 .allMatch(
                     each ->
                         other.end() <= each.part().start() || each.part().end() <= other.start());
-    if (apart && !hasComment(other)) {
+    if (apart && hasComment(other)) {
+      commented.add(other);
+    } else if (apart) {
       Twin.of(home, part, trees, other).ifPresent(found::add);
     }
   }

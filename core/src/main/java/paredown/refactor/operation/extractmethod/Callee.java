@@ -2,6 +2,7 @@ package paredown.refactor.operation.extractmethod;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
@@ -42,34 +43,66 @@ record Callee(Twin twin, Extraction at, Shape shape) {
 
   private static List<Callee> of(
       List<Twin> twins, Extraction part, Shape shape, List<VariableElement> parameters) {
-    List<Callee> callees = new ArrayList<>();
-    for (Twin twin : twins) {
-      try {
-        Extraction other = new Extraction(twin.trees(), twin.part());
-        Callee callee = new Callee(twin, other, other.shape());
-        if (callee.fits(part, shape, parameters)
-            && GivenLiteral.fit(part.trees(), part.part(), twin)
-            && GivenField.fit(part.trees(), part.part(), twin)) {
-          callees.add(callee);
-        }
-      } catch (Refused | UnusableRequest other) {
-        // It leaves by another way than the part, so that it cannot call the same method.
-      }
-    }
-    return callees;
+    return twins.stream()
+        .flatMap(twin -> of(twin).stream())
+        .filter(callee -> callee.obstacle(part, shape, parameters).isEmpty())
+        .toList();
   }
 
-  private boolean fits(Extraction part, Shape other, List<VariableElement> parameters) {
+  /** A twin in its method; empty where it leaves that by a way that no method can. */
+  private static Optional<Callee> of(Twin twin) {
+    try {
+      Extraction other = new Extraction(twin.trees(), twin.part());
+      return Optional.of(new Callee(twin, other, other.shape()));
+    } catch (Refused | UnusableRequest other) {
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * The place of its class that comes nearest to a part, and why it cannot call the same method;
+   * empty where none says anything like it.
+   */
+  static Optional<String> nearest(Extraction part, Shape shape, List<VariableElement> parameters) {
+    for (Twin twin : Twins.of(part.trees(), part.owner(), part.part())) {
+      String line = "line " + twin.trees().source().line(twin.part().start());
+      Optional<Callee> callee = of(twin);
+      if (callee.isEmpty()) {
+        return Optional.of(line + " leaves by another way");
+      }
+      Optional<String> why = callee.get().obstacle(part, shape, parameters);
+      if (why.isPresent()) {
+        return why.map(each -> line + " " + each);
+      }
+    }
+    return Twins.commented(part.trees(), part.owner(), part.part())
+        .map(line -> "line " + line + " has a comment of its own, which would be lost");
+  }
+
+  /** Why it cannot call the method of a part; empty where it can. */
+  private Optional<String> obstacle(
+      Extraction part, Shape other, List<VariableElement> parameters) {
     Program program = part.trees().program();
     boolean sameResult =
         shape.result() == other.result()
             && program.types().isSameType(shape.type(), other.type())
             && standFor(other.variables(), program)
             && (shape.result() != Shape.Result.LEAVES || at.jump().equals(part.jump()));
-    return sameResult
-        && areAlikeSet(part, other)
-        && parameters.stream().allMatch(each -> fits(part, each, program))
-        && at.locals().inputs().stream().noneMatch(each -> isMixed(each, program));
+    if (!sameResult || !areAlikeSet(part, other)) {
+      return Optional.of("gives something else");
+    }
+    if (!parameters.stream().allMatch(each -> fits(part, each, program))) {
+      return Optional.of("has variables of other types");
+    }
+    if (at.locals().inputs().stream().anyMatch(each -> isMixed(each, program))) {
+      return Optional.of("has one variable for several");
+    }
+    if (!GivenLiteral.fit(part.trees(), part.part(), twin)) {
+      return Optional.of("has too many other literals, or others that no parameter can be");
+    }
+    return GivenField.fit(part.trees(), part.part(), twin)
+        ? Optional.empty()
+        : Optional.of("asks for or sets other fields, which it could not give");
   }
 
   /** Whether what it declares and sets stands for what another does, one for one. */

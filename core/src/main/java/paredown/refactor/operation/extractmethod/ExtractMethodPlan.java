@@ -138,8 +138,10 @@ final class ExtractMethodPlan {
     requireEach(arguments.others().left(), all);
     if (arguments.others().isAny() && twins.isEmpty() && arguments.duplicates() != Duplicates.ANY) {
       throw new UnusableRequest(
-          "No other place of %s says the same and could call it."
-              .formatted(isEverywhere() ? "the project" : owner.writtenName()),
+          "No other place of %s says the same and could call it%s."
+              .formatted(
+                  isEverywhere() ? "the project" : owner.writtenName(),
+                  Callee.nearest(extraction, shape, parameters).map(": "::concat).orElse("")),
           "Leave --duplicates out.");
     }
     return twins;
