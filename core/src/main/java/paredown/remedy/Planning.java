@@ -60,9 +60,18 @@ public final class Planning {
 
   /** Plans a candidate under its proposed name, or a longer one where that is taken. */
   public Remedy planProposed(Candidate candidate) {
-    return candidate.cure() instanceof Cure.Extract extract
-        ? planProposed(candidate, extract)
-        : plan(candidate);
+    if (candidate.cure() instanceof Cure.Extract extract) {
+      return planProposed(candidate, extract);
+    }
+    try {
+      return plan(candidate);
+    } catch (Refused refused) {
+      if (refused.kind() == RefusalKind.NAME_TAKEN
+          && candidate.cure() instanceof Cure.Together together) {
+        return plan(candidate.named(together.refactoring().name() + "Values"));
+      }
+      throw refused;
+    }
   }
 
   /**

@@ -1,0 +1,76 @@
+package paredown.remedy;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import paredown.Fixture;
+import paredown.facts.Facts;
+import paredown.facts.FactsReader;
+import paredown.history.History;
+import paredown.program.Sources;
+import paredown.project.SourceFile;
+import paredown.refactor.RefusalKind;
+import paredown.smell.Finding;
+import paredown.smell.Form;
+import paredown.smell.Grounds;
+import paredown.smell.Limits;
+import paredown.smell.detector.Detectors;
+
+class PlanningTest {
+  @TempDir Path folder;
+
+  /** What comes of the first candidate of a kind for the first finding of a form. */
+  private Remedy remedy(String source, Form form, Predicate<Cure> wanted) {
+    Sources sources = new Fixture(folder).with("src/Desk.java", source).sources();
+    Facts facts = FactsReader.read(sources, sources.paths(SourceFile.Kind.MAIN)).facts();
+    Grounds grounds = Grounds.of(facts, History.NONE, Limits.defaults());
+    Finding finding =
+        Detectors.find(grounds).stream()
+            .filter(each -> each.form() == form)
+            .findFirst()
+            .orElseThrow();
+    Candidate candidate =
+        Candidates.of(finding, grounds).stream()
+            .filter(each -> wanted.test(each.cure()))
+            .findFirst()
+            .orElseThrow();
+    return new Planning(facts, sources, sources.index()).planOnCondition(candidate);
+  }
+
+  @Test
+  void namesAParameterObjectLongerWhereItsNameIsTaken() {
+    String method = "int %s(String language, String country, String variant) { return %d; } ";
+    Remedy remedy =
+        remedy(
+            "import java.util.Locale;\npublic class Desk { Locale at; "
+                + method.formatted("a", 1)
+                + method.formatted("b", 2)
+                + method.formatted("c", 3)
+                + "}",
+            Form.PARAMETERS,
+            cure -> cure instanceof Cure.Together);
+    assertTrue(remedy.refactoring().command().contains("--name LocaleValues"));
+  }
+
+  @Test
+  void takesAllGroupsOutOnAConditionThatHoldsForEach() {
+    String group =
+        "private int %1$s; int x%1$s() { return %1$s > 2 ? 1 : %1$s < -2 ? 2 : 3; }"
+            + " void y%1$s(int by) { if (by > 0 || by < -9) %1$s += by; else %1$s--; }"
+            + " int z%1$s() { return %1$s > 5 || %1$s < 1 || %1$s == 4 ? %1$s * 2 : %1$s; } ";
+    StringBuilder text = new StringBuilder("public class Desk implements java.io.Serializable { ");
+    for (String field : List.of("depth", "length", "fare", "seats")) {
+      text.append(group.formatted(field));
+    }
+    Remedy remedy = remedy(text + "}", Form.WHOLE, cure -> cure instanceof Cure.Apart);
+    assertEquals(List.of(RefusalKind.SERIALIZED), remedy.conditions());
+    assertTrue(remedy.change().files().size() > 2, remedy.change().summary());
+    assertEquals(Set.of(RefusalKind.SERIALIZED), remedy.refactoring().accepted());
+  }
+}
