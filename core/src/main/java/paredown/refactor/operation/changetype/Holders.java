@@ -29,6 +29,7 @@ import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Article;
 import paredown.text.Listed;
 
 /** What holds the value, and so gets the new type: fields, variables, parameters and methods. */
@@ -249,8 +250,7 @@ final class Holders {
 
   /** A type with its article: {@code an int}. */
   static String one(TypeMirror type) {
-    String shown = shown(type);
-    return ("aeiouAEIOU".indexOf(shown.charAt(0)) < 0 ? "a " : "an ") + shown;
+    return Article.with(shown(type));
   }
 
   /** A type by its simple names. */

@@ -15,6 +15,7 @@ import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Article;
 
 /**
  * Begin class makes a class beside another, of which nobody makes objects, for members of that one
@@ -50,7 +51,9 @@ record BeginClass(ExtractClass whole, boolean open) implements Part {
             .map(method -> method.name() + "()")
             .distinct()
             .toList();
-    ClassComment comment = ClassComment.of("", names, " of a ", owner.simpleName(), end);
+    ClassComment comment =
+        ClassComment.of(
+            "", names, " of " + Article.of(owner.simpleName()) + " ", owner.simpleName(), end);
     Written.Text text = Written.text(comment.opening());
     if (type.sight().hides(owner.element())) {
       text.text("{@code " + owner.simpleName());

@@ -21,6 +21,7 @@ import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Article;
 
 /**
  * Extract class takes fields, and methods that need only them, into a new class of the same package
@@ -285,11 +286,8 @@ public record ExtractClass(
     if (!header.keyword().equals("class")) {
       throw Refused.advising(
           RefusalKind.NOT_A_CLASS,
-          "%s is no class but %s %s, which cannot be split so."
-              .formatted(
-                  header.name(),
-                  "aei".indexOf(header.keyword().charAt(0)) >= 0 ? "an" : "a",
-                  header.keyword()),
+          "%s is no class but %s, which cannot be split so."
+              .formatted(header.name(), Article.with(header.keyword())),
           "",
           header.file());
     }

@@ -41,6 +41,7 @@ import paredown.refactor.use.OutsideNames;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.ReflectionCheck;
+import paredown.text.Article;
 
 /** Works out what extracting a class does to every file, or why it cannot be done. */
 final class ExtractClassPlan {
@@ -127,7 +128,8 @@ final class ExtractClassPlan {
     Companions.note(leaving, type).ifPresent(notes::add);
     checks
         .copied()
-        .ifPresent(each -> notes.add("A clone gets a %s of its own.".formatted(type.name())));
+        .ifPresent(
+            each -> notes.add("A clone gets %s of its own.".formatted(Article.with(type.name()))));
     if (leaving.holdsObject()) {
       choice.note(holder).ifPresent(notes::add);
     }

@@ -24,6 +24,7 @@ import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.FieldType;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.Ties;
+import paredown.text.Article;
 import paredown.text.SourceText;
 
 /** Puts the extracted class together. */
@@ -143,7 +144,8 @@ final class NewClassText {
         members.fields().isEmpty()
             ? members.methods().stream().map(method -> method.name() + "()").distinct().toList()
             : members.fields().stream().map(OwnerClass.Field::name).toList();
-    String of = members.leaving().holdsObject() ? " of a " : " of ";
+    String of =
+        members.leaving().holdsObject() ? " of " + Article.of(owner.simpleName()) + " " : " of ";
     ClassComment comment = ClassComment.of(outer, names, of, owner.simpleName(), end);
     Written.Text text = Written.text(comment.opening());
     if (isHidden(owner.element()) || holder.type().sight().hides(owner.element())) {

@@ -7,6 +7,7 @@ import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.use.OwnerClass;
+import paredown.text.Article;
 import paredown.text.NameWords;
 
 /** The text of the new type: a record where the language has them. */
@@ -72,10 +73,12 @@ final class ValueText {
   /** {@code A depth, as a Berth has one.} */
   private String comment() {
     String words = String.join(" ", NameWords.of(name));
-    boolean vowel = "aeiou".indexOf(words.charAt(0)) >= 0;
     return words.endsWith("s")
-        ? "/** %s, as a %s has them. */".formatted(NameWords.capitalised(words), owner.simpleName())
-        : "/** %s %s, as a %s has one. */".formatted(vowel ? "An" : "A", words, owner.simpleName());
+        ? "/** %s, as %s has them. */"
+            .formatted(NameWords.capitalised(words), Article.with(owner.simpleName()))
+        : "/** %s, as %s has one. */"
+            .formatted(
+                NameWords.capitalised(Article.with(words)), Article.with(owner.simpleName()));
   }
 
   private String shown() {
