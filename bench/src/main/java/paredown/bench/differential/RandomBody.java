@@ -59,6 +59,13 @@ final class RandomBody {
           return sum - f;
         }
 
+        private int tell(int x, int y) {
+          if (x > y || g == x) {
+            return say(x);
+          }
+          return y + f;
+        }
+
         private void note(int x, String text) {
           for (int i = 0; i < x % 3; i++) {
             say(text + i);
@@ -177,7 +184,7 @@ final class RandomBody {
 
   private String value() {
     String x = variable();
-    return switch (random.nextInt(24)) {
+    return switch (random.nextInt(26)) {
       case 0 -> "" + random.nextInt(7);
       case 1, 2, 3 -> x;
       case 4 -> x + " + " + variable();
@@ -201,6 +208,7 @@ final class RandomBody {
       case 22 ->
           "new IntSupplier() { public int getAsInt() { return %s; } }.getAsInt()"
               .formatted(one("f", "g++", "f + say(2)", "k"));
+      case 23, 24 -> "tell(" + value() + ", " + value() + ")";
       default -> "(" + x + " = " + x + " + 1)";
     };
   }

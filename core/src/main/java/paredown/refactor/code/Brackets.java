@@ -66,6 +66,21 @@ public final class Brackets {
     return UNARY < asked(place.getParentPath().getLeaf(), place.getLeaf());
   }
 
+  /** Whether {@code c ? a : b} needs brackets where another expression stands. */
+  public static boolean areNeededAroundChoice(TreePath place) {
+    return CONDITIONAL < asked(place.getParentPath().getLeaf(), place.getLeaf());
+  }
+
+  /** Whether an expression needs brackets in front of the question mark of a choice. */
+  public static boolean areNeededAsCondition(ExpressionTree expression) {
+    return rank(expression) < OR;
+  }
+
+  /** Whether an expression needs brackets at the end of a choice. */
+  public static boolean areNeededAsLastChoice(ExpressionTree expression) {
+    return rank(expression) < CONDITIONAL;
+  }
+
   /** How closely an expression binds; the more, the closer. */
   public static int rank(ExpressionTree tree) {
     if (tree instanceof LambdaExpressionTree

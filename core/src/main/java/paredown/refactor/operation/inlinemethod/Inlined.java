@@ -69,7 +69,11 @@ final class Inlined {
     Optional<TreePath> expression = body.expression();
     boolean held = values.all().stream().anyMatch(Value::needsVariable);
     boolean lost = call.isStatement() && body.result() != null && !isStatement(body.result());
-    if (body.early() != null) {
+    Optional<Choice> choice = body.early() == null ? Optional.empty() : Choice.of(body);
+    boolean ends = call.inBlock() != null && call.endsMethod(call.inBlock());
+    if (choice.isPresent() && !ends && !call.isStatement()) {
+      choose(choice.get(), held);
+    } else if (body.early() != null) {
       ending();
     } else if (expression.isPresent() && !held && !lost) {
       replace(call.start(), call.end(), result(expression.get()));
@@ -97,6 +101,32 @@ final class Inlined {
         Rewriting.of(trees, start, end, "its code stands there", pieces, elsewhere).proving(PROOF));
   }
 
+  /** One value or another in the place of the call, behind the variables that it needs. */
+  private void choose(Choice choice, boolean held) {
+    if (held) {
+      TreePath statement = frontOf();
+      String indent = source.indentAt(trees.start(statement.getLeaf()));
+      List<Piece> pieces = held(indent);
+      pieces.add(Written.plain(source.lineEnd() + indent));
+      int start = trees.start(statement.getLeaf());
+      edits.add(Rewriting.of(trees, start, start, "", pieces, List.of()).proving(PROOF));
+    }
+    replace(call.start(), call.end(), withSelf(choice.at(call.path(), this::piece)));
+  }
+
+  /** An expression of the method as it stands at the call. */
+  private Piece piece(TreePath expression) {
+    int start = body.trees().start(expression.getLeaf());
+    int end = body.trees().end(expression.getLeaf());
+    List<Replacement> inside = site.within(start, end);
+    String path = body.trees().path();
+    if (first) {
+      carried.add(Carried.range(path, start, end));
+      return new Carried(path, start, end, inside, Indent.SAME, null);
+    }
+    return new Copied(path, start, end, inside, Indent.SAME, null);
+  }
+
   /** What the method gives, as an expression in the place of the call. */
   private List<Piece> result(TreePath value) {
     Program program = trees.program();
@@ -122,15 +152,7 @@ final class Inlined {
       inBraces(call.statement());
       return;
     }
-    TreePath statement = call.inBlock();
-    if (statement == null || !isFirst(statement)) {
-      throw Refused.advising(
-          RefusalKind.CALL_SHAPE,
-          "The code of the method cannot stand in front of this statement: %s."
-              .formatted(why().orElse("other things run before the call")),
-          "Give what the call gives to a variable first: pare extract variable.",
-          call.place());
-    }
+    TreePath statement = frontOf();
     String indent = source.indentAt(trees.start(statement.getLeaf()));
     List<Piece> pieces = inFront(indent);
     int start = trees.start(statement.getLeaf());
@@ -141,6 +163,24 @@ final class Inlined {
     pieces.add(Written.plain(source.lineEnd() + indent));
     edits.add(Rewriting.of(trees, start, start, "", pieces, List.of()).proving(PROOF));
     replace(call.start(), call.end(), result(body.result()));
+  }
+
+  /**
+   * The statement in front of which code of the method can stand.
+   *
+   * @throws Refused where it can in front of none
+   */
+  private TreePath frontOf() {
+    TreePath statement = call.inBlock();
+    if (statement == null || !isFirst(statement)) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "The code of the method cannot stand in front of this statement: %s."
+              .formatted(why().orElse("other things run before the call")),
+          "Give what the call gives to a variable first: pare extract variable.",
+          call.place());
+    }
+    return statement;
   }
 
   /** Code that returns in its middle can stand where the call ends its own method as well. */
