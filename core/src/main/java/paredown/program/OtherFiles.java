@@ -70,9 +70,8 @@ public final class OtherFiles {
                   isCode(path)
                       || listed
                       || DATA.contains(ending(path))
-                      || SCRIPTS.contains(ending(path))
                       || file.endsWith("module-info.java")
-                      || isScript(file);
+                      || isScript(path) && (SCRIPTS.contains(ending(path)) || isRun(file));
               if (read && size <= LARGEST && Files.isReadable(file)) {
                 files.add(text(path, file));
               }
@@ -80,11 +79,15 @@ public final class OtherFiles {
     return new OtherFiles(files);
   }
 
-  /** Whether the first line of a file without an ending says what runs it. */
-  private static boolean isScript(Path file) {
-    if (file.getFileName().toString().contains(".")) {
-      return false;
-    }
+  /** Whether a file starts programs, which have classes to it, and no members. */
+  private static boolean isScript(String path) {
+    String ending = ending(path);
+    return !path.contains("META-INF/")
+        && (SCRIPTS.contains(ending) || ending.equals(path.substring(path.lastIndexOf('/') + 1)));
+  }
+
+  /** Whether the first line of a file says what runs it. */
+  private static boolean isRun(Path file) {
     try (InputStream stream = Files.newInputStream(file)) {
       return stream.read() == '#' && stream.read() == '!';
     } catch (IOException unreadable) {
@@ -157,7 +160,7 @@ public final class OtherFiles {
     Pattern ending = WholeWord.of(simple);
     for (SourceText file : files) {
       boolean code = isCode(file.path());
-      if (onlyCode && !code) {
+      if (onlyCode && !code || isScript(file.path())) {
         continue;
       }
       // A list of services is named after what its classes do.
