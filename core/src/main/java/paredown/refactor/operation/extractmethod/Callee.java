@@ -1,9 +1,12 @@
 package paredown.refactor.operation.extractmethod;
 
+import com.sun.source.tree.VariableTree;
+import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import paredown.UnusableRequest;
@@ -91,7 +94,8 @@ record Callee(Twin twin, Extraction at, Shape shape) {
     if (!sameResult || !areAlikeSet(part, other)) {
       return Optional.of("gives something else");
     }
-    if (!parameters.stream().allMatch(each -> fits(part, each, program))) {
+    boolean alike = declared(part).equals(declared(at));
+    if (!alike || !parameters.stream().allMatch(each -> fits(part, each, program))) {
       return Optional.of("has variables of other types");
     }
     if (at.locals().inputs().stream().anyMatch(each -> isMixed(each, program))) {
@@ -103,6 +107,24 @@ record Callee(Twin twin, Extraction at, Shape shape) {
     return GivenField.fit(part.trees(), part.part(), twin)
         ? Optional.empty()
         : Optional.of("asks for or sets other fields, which it could not give");
+  }
+
+  /** The types of the variables that a part declares, told or not, in the order of the text. */
+  private static List<String> declared(Extraction part) {
+    List<String> types = new ArrayList<>();
+    var scanner =
+        new TreePathScanner<Void, Void>() {
+          @Override
+          public Void visitVariable(VariableTree tree, Void unused) {
+            Element variable = part.trees().element(getCurrentPath());
+            if (variable != null) {
+              types.add(part.trees().program().types().erasure(variable.asType()).toString());
+            }
+            return super.visitVariable(tree, null);
+          }
+        };
+    part.part().trees().forEach(path -> scanner.scan(path, null));
+    return types;
   }
 
   /** Whether what it declares and sets stands for what another does, one for one. */
