@@ -35,9 +35,10 @@ public final class DifferingLiterals {
       Place place = Place.of(each);
       String path = place.path(sources, sources.index());
       UnitTrees trees = new UnitTrees(program, program.unit(path).orElseThrow());
-      most = GivenLiteral.most(trees, place.part(trees));
+      Part part = place.part(trees);
+      most = GivenLiteral.most(trees, part);
       said.add(
-          in(trees, place.part(trees)).stream()
+          in(trees, part).stream()
               .map(token -> trees.source().slice(token.start(), token.end()))
               .toList());
     }

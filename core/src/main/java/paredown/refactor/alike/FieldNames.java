@@ -15,19 +15,40 @@ import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.effect.Deeds;
+import paredown.refactor.effect.Effects;
 
 /**
  * The fields that a part names, alone or behind {@code this}, but for those of classes within it.
- *
- * @param all each field with the places that name it, in the order of the text
  */
-record FieldNames(UnitTrees trees, Map<VariableElement, List<TreePath>> all) {
+final class FieldNames {
+  private final UnitTrees trees;
+  private final Part part;
+  private final Map<VariableElement, List<TreePath>> places = new LinkedHashMap<>();
+
+  /** What the part does; null until somebody asks. */
+  private List<Deeds> deeds;
+
+  private FieldNames(UnitTrees trees, Part part) {
+    this.trees = trees;
+    this.part = part;
+  }
 
   static FieldNames in(UnitTrees trees, Part part) {
-    Map<VariableElement, List<TreePath>> found = new LinkedHashMap<>();
+    FieldNames names = new FieldNames(trees, part);
+    names.look();
+    return names;
+  }
+
+  static FieldNames in(Twin twin) {
+    return in(twin.trees(), twin.part());
+  }
+
+  private void look() {
     var scanner =
         new TreePathScanner<Void, Void>() {
           private final Deque<Element> within = new ArrayDeque<>();
@@ -39,7 +60,7 @@ record FieldNames(UnitTrees trees, Map<VariableElement, List<TreePath>> all) {
                     && !within.contains(element.getEnclosingElement());
             if (field) {
               VariableElement element = (VariableElement) trees.element(path);
-              found.computeIfAbsent(element, each -> new ArrayList<>()).add(path);
+              places.computeIfAbsent(element, each -> new ArrayList<>()).add(path);
             }
             return field;
           }
@@ -70,32 +91,51 @@ record FieldNames(UnitTrees trees, Map<VariableElement, List<TreePath>> all) {
           }
         };
     part.trees().forEach(each -> scanner.scan(each, null));
-    return new FieldNames(trees, found);
+  }
+
+  /** Each field with the places that name it, in the order of the text. */
+  Map<VariableElement, List<TreePath>> all() {
+    return places;
+  }
+
+  /** Those of the object, in the order of the text. */
+  List<VariableElement> ofObject() {
+    return places.keySet().stream()
+        .filter(field -> !field.getModifiers().contains(Modifier.STATIC))
+        .toList();
   }
 
   /** How a field that it names stays the same all through the part. */
-  public Steadiness steadiness(Part part, VariableElement field) {
-    return Steadiness.of(trees, part, field, all.get(field));
+  Steadiness steadiness(VariableElement field) {
+    return Steadiness.of(field, places.get(field), part, this::deeds);
+  }
+
+  private List<Deeds> deeds() {
+    if (deeds == null) {
+      Effects effects = new Effects(trees.program());
+      deeds = part.trees().stream().map(effects::of).toList();
+    }
+    return deeds;
   }
 
   /** The name of a field that is only assumed to have one value; empty for others. */
-  public Set<String> assumed(Part part, VariableElement field) {
-    return all.containsKey(field) && steadiness(part, field) == Steadiness.ASSUMED
-        ? Set.of(field.getSimpleName().toString())
-        : Set.of();
+  Optional<String> assumed(VariableElement field) {
+    return steadiness(field) == Steadiness.ASSUMED
+        ? Optional.of(field.getSimpleName().toString())
+        : Optional.empty();
   }
 
   /** The field whose own name, which may stand behind {@code this}, begins somewhere. */
-  public Optional<VariableElement> at(int name) {
-    return all.entrySet().stream()
+  Optional<VariableElement> at(int name) {
+    return places.entrySet().stream()
         .filter(each -> each.getValue().stream().anyMatch(path -> name(path) == name))
         .map(Map.Entry::getKey)
         .findFirst();
   }
 
   /** The place whose own name begins somewhere; empty where it is none. */
-  public Optional<TreePath> place(int name) {
-    return all.values().stream()
+  Optional<TreePath> place(int name) {
+    return places.values().stream()
         .flatMap(List::stream)
         .filter(path -> name(path) == name)
         .findFirst();

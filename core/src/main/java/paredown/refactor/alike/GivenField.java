@@ -2,12 +2,12 @@ package paredown.refactor.alike;
 
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
@@ -59,38 +59,37 @@ public record GivenField(
       UnitTrees trees, Part part, List<Twin> twins, boolean all, Set<String> taken) {
     List<GivenField> found = new ArrayList<>();
     FieldNames names = FieldNames.in(trees, part);
+    Map<Twin, FieldNames> there = new IdentityHashMap<>();
+    twins.forEach(twin -> there.put(twin, FieldNames.in(twin)));
     for (Map.Entry<VariableElement, List<TreePath>> each : names.all().entrySet()) {
       VariableElement field = each.getKey();
       List<Place> places = each.getValue().stream().map(path -> Place.of(trees, path)).toList();
-      Set<VariableElement> others = others(trees, field, places.get(0), twins);
+      Set<String> others = new TreeSet<>();
+      Set<String> assumed = new TreeSet<>();
+      for (Twin twin : twins) {
+        other(trees, field, places.get(0), twin, there.get(twin))
+            .ifPresent(
+                other -> {
+                  others.add(other.getSimpleName().toString());
+                  there.get(twin).assumed(other).ifPresent(assumed::add);
+                });
+      }
       if (all && !field.getModifiers().contains(Modifier.STATIC) || !others.isEmpty()) {
-        Set<String> assumed = new TreeSet<>(names.assumed(part, field));
-        for (Twin twin : twins) {
-          FieldNames there = FieldNames.in(twin.trees(), twin.part());
-          others.forEach(other -> assumed.addAll(there.assumed(twin.part(), other)));
-        }
-        Set<String> words =
-            others.stream()
-                .map(other -> other.getSimpleName().toString())
-                .collect(Collectors.toSet());
-        found.add(new GivenField(field, places, name(field, words, taken), assumed));
+        names.assumed(field).ifPresent(assumed::add);
+        found.add(new GivenField(field, places, name(field, others, taken), assumed));
       }
     }
     return found;
   }
 
-  /** The other fields that stand in twins where a field does. */
-  private static Set<VariableElement> others(
-      UnitTrees trees, VariableElement field, Place place, List<Twin> twins) {
-    Set<VariableElement> others = new LinkedHashSet<>();
+  /** The other field that stands in a twin where a field does; empty where it is the same. */
+  private static Optional<VariableElement> other(
+      UnitTrees trees, VariableElement field, Place place, Twin twin, FieldNames there) {
     String key = trees.program().symbols().key(field);
-    for (Twin twin : twins) {
-      Token own = twin.literals().get(place.name());
-      if (own != null && !key.equals(twin.variables().get(key))) {
-        FieldNames.in(twin.trees(), twin.part()).at(own.start()).ifPresent(others::add);
-      }
-    }
-    return others;
+    Token own = twin.literals().get(place.name());
+    return own == null || key.equals(twin.variables().get(key))
+        ? Optional.empty()
+        : there.at(own.start());
   }
 
   /**
@@ -100,23 +99,22 @@ public record GivenField(
   public static boolean fit(UnitTrees trees, Part part, Twin twin) {
     boolean little = trees.source().tokens(part.start(), part.end()).size() < LEAST;
     FieldNames here = FieldNames.in(trees, part);
-    FieldNames there = FieldNames.in(twin.trees(), twin.part());
+    FieldNames there = FieldNames.in(twin);
     for (Token token : trees.source().tokens(part.start(), part.end())) {
       Token own = twin.literals().get(token.start());
-      if (own == null || !token.isIdentifier()) {
+      if (own == null || !token.isIdentifier() || !differs(trees, token, twin, own)) {
         continue;
       }
       VariableElement one = here.at(token.start()).orElse(null);
       VariableElement other = there.at(own.start()).orElse(null);
-      boolean same = one != null && one.equals(other);
       boolean given =
           one != null
               && other != null
               && !little
               && trees.program().types().isSameType(one.asType(), other.asType())
-              && here.steadiness(part, one) != Steadiness.CHANGES
-              && there.steadiness(twin.part(), other) != Steadiness.CHANGES;
-      if (!same && !given && differs(trees, token, twin, own)) {
+              && here.steadiness(one) != Steadiness.CHANGES
+              && there.steadiness(other) != Steadiness.CHANGES;
+      if (!given) {
         return false;
       }
     }
@@ -129,18 +127,14 @@ public record GivenField(
 
   /** The types of the fields of the object that a part names. */
   public static List<TypeMirror> types(UnitTrees trees, Part part) {
-    return FieldNames.in(trees, part).all().keySet().stream()
-        .filter(field -> !field.getModifiers().contains(Modifier.STATIC))
-        .map(VariableElement::asType)
-        .toList();
+    return FieldNames.in(trees, part).ofObject().stream().map(VariableElement::asType).toList();
   }
 
   /** Whether every field of the object that a part names has one value all through it. */
   public static boolean areSteady(UnitTrees trees, Part part) {
     FieldNames names = FieldNames.in(trees, part);
-    return names.all().keySet().stream()
-        .filter(field -> !field.getModifiers().contains(Modifier.STATIC))
-        .allMatch(field -> names.steadiness(part, field) == Steadiness.STEADY);
+    return names.ofObject().stream()
+        .allMatch(field -> names.steadiness(field) == Steadiness.STEADY);
   }
 
   /** Its own name where no other stands for it; else what all names share, or a plain word. */
@@ -211,7 +205,7 @@ public record GivenField(
       return Carried.range(trees.path(), first.start(), first.end());
     }
     Place there =
-        FieldNames.in(twin.trees(), twin.part())
+        FieldNames.in(twin)
             .place(own.start())
             .map(path -> Place.of(twin.trees(), path))
             .orElseThrow();

@@ -10,13 +10,12 @@ import com.sun.source.util.TreePath;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Supplier;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
 import paredown.refactor.code.Part;
-import paredown.refactor.code.UnitTrees;
 import paredown.refactor.effect.Deed;
 import paredown.refactor.effect.Deeds;
-import paredown.refactor.effect.Effects;
 
 /** Whether a field has one value all through a part that reads it. */
 enum Steadiness {
@@ -31,8 +30,10 @@ enum Steadiness {
    * How it is with a field.
    *
    * @param named where the part names it
+   * @param done what the part does, which is asked for only where it matters
    */
-  static Steadiness of(UnitTrees trees, Part part, VariableElement field, List<TreePath> named) {
+  static Steadiness of(
+      VariableElement field, List<TreePath> named, Part part, Supplier<List<Deeds>> done) {
     if (named.stream().anyMatch(Steadiness::isSet)) {
       return CHANGES;
     }
@@ -43,8 +44,7 @@ enum Steadiness {
         || named.stream().anyMatch(path -> isLater(path, part))) {
       return CHANGES;
     }
-    Effects effects = new Effects(trees.program());
-    List<Deeds> deeds = part.trees().stream().map(effects::of).toList();
+    List<Deeds> deeds = done.get();
     return deeds.stream().anyMatch(each -> each.fields().contains(field))
         ? CHANGES
         : deeds.stream().anyMatch(each -> each.has(Deed.UNKNOWN)) ? ASSUMED : STEADY;

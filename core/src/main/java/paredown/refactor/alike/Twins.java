@@ -40,18 +40,21 @@ public final class Twins extends TreePathScanner<Void, Void> {
     this.only = only;
   }
 
-  public static List<Twin> of(UnitTrees trees, OwnerClass owner, Part part) {
+  /** The twins in a class. */
+  public static Twins of(UnitTrees trees, OwnerClass owner, Part part) {
     Twins twins = new Twins(trees, part, trees, owner.tree());
     twins.scan(owner.path(), null);
-    return twins.found;
+    return twins;
+  }
+
+  public List<Twin> found() {
+    return found;
   }
 
   /** The line of a place that would be a twin but for a comment of its own; empty without one. */
-  public static Optional<Integer> commented(UnitTrees trees, OwnerClass owner, Part part) {
-    Twins twins = new Twins(trees, part, trees, owner.tree());
-    twins.scan(owner.path(), null);
-    return twins.commented.stream()
-        .filter(each -> Twin.of(trees, part, trees, each).isPresent())
+  public Optional<Integer> commented() {
+    return commented.stream()
+        .filter(each -> Twin.of(home, part, trees, each).isPresent())
         .map(each -> trees.source().line(each.start()))
         .findFirst();
   }

@@ -24,7 +24,8 @@ record Callee(Twin twin, Extraction at, Shape shape) {
 
   /** The places of the class. */
   static List<Callee> of(Extraction part, Shape shape, List<VariableElement> parameters) {
-    return of(Twins.of(part.trees(), part.owner(), part.part()), part, shape, parameters).stream()
+    return of(Twins.of(part.trees(), part.owner(), part.part()).found(), part, shape, parameters)
+        .stream()
         .filter(each -> each.at().owner().element().equals(part.owner().element()))
         .filter(each -> part.isStatic() || !each.at().isStatic())
         .toList();
@@ -67,7 +68,8 @@ record Callee(Twin twin, Extraction at, Shape shape) {
    * empty where none says anything like it.
    */
   static Optional<String> nearest(Extraction part, Shape shape, List<VariableElement> parameters) {
-    for (Twin twin : Twins.of(part.trees(), part.owner(), part.part())) {
+    Twins twins = Twins.of(part.trees(), part.owner(), part.part());
+    for (Twin twin : twins.found()) {
       String line = "line " + twin.trees().source().line(twin.part().start());
       Optional<Callee> callee = of(twin);
       if (callee.isEmpty()) {
@@ -78,7 +80,8 @@ record Callee(Twin twin, Extraction at, Shape shape) {
         return why.map(each -> line + " " + each);
       }
     }
-    return Twins.commented(part.trees(), part.owner(), part.part())
+    return twins
+        .commented()
         .map(line -> "line " + line + " has a comment of its own, which would be lost");
   }
 

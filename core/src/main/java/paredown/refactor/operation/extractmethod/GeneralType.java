@@ -80,16 +80,17 @@ final class GeneralType extends TreePathScanner<Void, Void> {
               .filter(TypeElement.class::isInstance)
               .map(Element::asType);
     } else if (above.getLeaf() instanceof MethodInvocationTree call) {
-      type = given(above, call.getArguments(), use.getLeaf());
+      type = given(trees, above, call.getArguments(), use.getLeaf());
     } else if (above.getLeaf() instanceof NewClassTree made) {
-      type = given(above, made.getArguments(), use.getLeaf());
+      type = given(trees, above, made.getArguments(), use.getLeaf());
     }
     return type.filter(each -> each.getKind() == TypeKind.DECLARED)
         .filter(each -> ((TypeElement) types.asElement(each)).getTypeParameters().isEmpty());
   }
 
   /** The type that a method wants where the variable is given to it. */
-  private Optional<TypeMirror> given(TreePath call, List<? extends Tree> arguments, Tree argument) {
+  static Optional<TypeMirror> given(
+      UnitTrees trees, TreePath call, List<? extends Tree> arguments, Tree argument) {
     int at = arguments.indexOf(argument);
     return trees.element(call) instanceof ExecutableElement method
             && at >= 0

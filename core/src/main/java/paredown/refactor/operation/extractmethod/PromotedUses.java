@@ -14,7 +14,6 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
 import java.util.Set;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -95,11 +94,8 @@ final class PromotedUses extends TreePathScanner<Void, Void> {
   }
 
   private boolean isGivenAsNumber(TreePath call, List<? extends Tree> arguments, Tree argument) {
-    int at = arguments.indexOf(argument);
-    return trees.element(call) instanceof ExecutableElement method
-        && at >= 0
-        && at < method.getParameters().size()
-        && !method.isVarArgs()
-        && NUMBERS.contains(method.getParameters().get(at).asType().getKind());
+    return GeneralType.given(trees, call, arguments, argument)
+        .filter(type -> NUMBERS.contains(type.getKind()))
+        .isPresent();
   }
 }

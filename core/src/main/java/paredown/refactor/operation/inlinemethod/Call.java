@@ -124,12 +124,12 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
     return isStatement() && (around instanceof IfTree || Jumps.isLoop(around));
   }
 
-  /**
-   * Whether a statement of it is the end of its own method, which gives what the call gives.
-   *
-   * @param statement the innermost statement of a block around it
-   */
-  boolean endsMethod(TreePath statement) {
+  /** Whether its statement is the end of its own method, which gives what the call gives. */
+  boolean endsMethod() {
+    TreePath statement = inBlock();
+    if (statement == null) {
+      return false;
+    }
     if (statement.getLeaf() instanceof ReturnTree end) {
       return end.getExpression() == tree() && givesSame();
     }

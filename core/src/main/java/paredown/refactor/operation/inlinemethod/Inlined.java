@@ -1,5 +1,6 @@
 package paredown.refactor.operation.inlinemethod;
 
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,8 +71,7 @@ final class Inlined {
     boolean held = values.all().stream().anyMatch(Value::needsVariable);
     boolean lost = call.isStatement() && body.result() != null && !isStatement(body.result());
     Optional<Choice> choice = body.early() == null ? Optional.empty() : Choice.of(body);
-    boolean ends = call.inBlock() != null && call.endsMethod(call.inBlock());
-    if (choice.isPresent() && !ends && !call.isStatement()) {
+    if (choice.isPresent() && !call.endsMethod() && !call.isStatement()) {
       choose(choice.get(), held);
     } else if (body.early() != null) {
       ending();
@@ -116,15 +116,8 @@ final class Inlined {
 
   /** An expression of the method as it stands at the call. */
   private Piece piece(TreePath expression) {
-    int start = body.trees().start(expression.getLeaf());
-    int end = body.trees().end(expression.getLeaf());
-    List<Replacement> inside = site.within(start, end);
-    String path = body.trees().path();
-    if (first) {
-      carried.add(Carried.range(path, start, end));
-      return new Carried(path, start, end, inside, Indent.SAME, null);
-    }
-    return new Copied(path, start, end, inside, Indent.SAME, null);
+    Tree tree = expression.getLeaf();
+    return range(body.trees().start(tree), body.trees().end(tree), Indent.SAME);
   }
 
   /** What the method gives, as an expression in the place of the call. */
@@ -186,7 +179,7 @@ final class Inlined {
   /** Code that returns in its middle can stand where the call ends its own method as well. */
   private void ending() {
     TreePath statement = call.inBlock();
-    if (statement == null || !call.endsMethod(statement) || !isFirst(statement)) {
+    if (!call.endsMethod() || !isFirst(statement)) {
       throw Refused.advising(
           RefusalKind.LEAVES_EARLY,
           "The method returns before its end, and the call is not the end of its own.",
@@ -311,15 +304,18 @@ final class Inlined {
   }
 
   private Piece code(String indent, int end) {
-    UnitTrees there = body.trees();
     int start = body.start();
-    String from = there.source().indentAt(start);
-    Indent moved = new Indent(from, indent);
+    return range(start, end, new Indent(body.trees().source().indentAt(start), indent));
+  }
+
+  /** Code of the method with what it says otherwise at the call: moved there, or repeated. */
+  private Piece range(int start, int end, Indent indent) {
+    String path = body.trees().path();
     List<Replacement> inside = site.within(start, end);
     if (first) {
-      carried.add(Carried.range(there.path(), start, end));
-      return new Carried(there.path(), start, end, inside, moved, null);
+      carried.add(Carried.range(path, start, end));
+      return new Carried(path, start, end, inside, indent, null);
     }
-    return new Copied(there.path(), start, end, inside, moved, null);
+    return new Copied(path, start, end, inside, indent, null);
   }
 }
