@@ -139,9 +139,10 @@ public final class OtherFiles {
 
   /**
    * The first place, {@code path:line}, that names a member of a type; empty where none does.
+   * Scripts name types only.
    *
    * @param type the type's canonical name
-   * @param members simple names
+   * @param members simple names; that of the type where it is meant itself
    */
   public Optional<String> naming(String type, Collection<String> members) {
     return naming(type, members, false);
@@ -160,7 +161,8 @@ public final class OtherFiles {
     Pattern ending = WholeWord.of(simple);
     for (SourceText file : files) {
       boolean code = isCode(file.path());
-      if (onlyCode && !code || isScript(file.path())) {
+      boolean knowsOnlyTypes = isScript(file.path()) && !members.contains(simple);
+      if (onlyCode && !code || knowsOnlyTypes) {
         continue;
       }
       // A list of services is named after what its classes do.
