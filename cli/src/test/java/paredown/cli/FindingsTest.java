@@ -224,7 +224,7 @@ class FindingsTest extends FerryWithAnEnviousMethod {
     Ran.pare(folder, "undo").exits(0);
     assertEquals(before, ferry.sources());
     Ran cut = Ran.pare(folder, "extract", "method", "Lamp:6-8", "--name", "g").exits(2);
-    assertTrue(cut.err().contains("These would do: src/ferry/Lamp.java:6-7."), cut.err());
+    assertTrue(cut.err().contains("This would do: src/ferry/Lamp.java:6-7."), cut.err());
   }
 
   @Test

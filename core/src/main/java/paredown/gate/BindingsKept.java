@@ -69,7 +69,12 @@ final class BindingsKept {
     after.uses().all().forEach(this::compare);
     written
         .values()
-        .forEach(use -> broke("nothing is bound where " + use.meaning() + " was written"));
+        .forEach(
+            use ->
+                broke(
+                    "nothing would stand for "
+                        + Spoken.of(use.meaning())
+                        + " where it was written"));
     for (ChangedFile file : change.files()) {
       for (Replacement.Dropped dropped : file.dropped()) {
         account(dropped.use());
@@ -92,7 +97,7 @@ final class BindingsKept {
         // A final variable that is given its value where it stands now; the value was carried, too.
         return;
       }
-      broke(place(use) + " is bound to " + use.key() + ", and was not bound before");
+      broke(place(use) + " would mean " + Spoken.of(use.key()) + ", and was no name before");
       return;
     }
     String expected = expected(was.get(), use, old.run());
@@ -101,10 +106,11 @@ final class BindingsKept {
             ? change.isSameType(expected, use.key())
             : expected.equals(use.key());
     if (!same) {
-      broke(meant(use, was.get()) + ": " + expected + " would become " + use.key());
+      broke(instead(use, was.get().kind(), Spoken.of(expected)));
     } else if (!change.isSameType(was.get().type(), use.type()) && !isSelf(was.get())) {
       broke(
-          meant(use, was.get()) + ": its type " + was.get().type() + " would become " + use.type());
+          "%s would have the type %s instead of %s"
+              .formatted(place(use), use.type(), was.get().type()));
     }
     boolean repeated = old.run() != null && old.run().kind() == Run.Kind.COPIED;
     // A method that was repeated as a delegate overrides there, and no longer where it went.
@@ -157,12 +163,12 @@ final class BindingsKept {
     if (meant == null) {
       boolean plainSuper = use.kind() == UseKind.IMPLICIT_SUPER && PLAIN.contains(use.key());
       if (!plainSuper && !OF_NEW.contains(use.kind())) {
-        broke(place(use) + " is bound to " + use.key() + ", which nobody meant");
+        broke(place(use) + " would mean " + Spoken.of(use.key()) + ", which nobody meant");
       }
       return;
     }
     if (!isMeant(meant.meaning(), use)) {
-      broke(place(use) + " was meant for " + meant.meaning() + " and is bound to " + use.key());
+      broke(instead(use, use.kind(), Spoken.of(meant.meaning())));
     }
     meant.standsFor().ifPresent(this::account);
   }
@@ -199,15 +205,23 @@ final class BindingsKept {
         before(use.place())
             + (use.isConstant()
                 ? " would be no constant any more"
-                : ", which means " + use.key() + ", was forgotten"));
+                : ", which means " + Spoken.of(use.key()) + ", was forgotten"));
   }
 
   private void broke(String what) {
     breaks.add(what);
   }
 
-  private String meant(Use use, Use was) {
-    return place(use) + " (" + was.kind().name().toLowerCase().replace('_', ' ') + ")";
+  private String instead(Use use, UseKind kind, String expected) {
+    String verb =
+        switch (kind) {
+          case NAME, CREATION, DOC -> "mean";
+          case OVERRIDES -> "override";
+          case IMPLICIT_SUPER -> "begin with";
+          default -> "rest on";
+        };
+    return "%s would %s %s instead of %s"
+        .formatted(place(use), verb, Spoken.of(use.key()), expected);
   }
 
   private String place(Use use) {
@@ -228,6 +242,6 @@ final class BindingsKept {
     while (end < text.length() && Character.isJavaIdentifierPart(text.charAt(end))) {
       end++;
     }
-    return text.substring(place.offset(), end);
+    return end == place.offset() ? "what stands there" : text.substring(place.offset(), end);
   }
 }

@@ -88,6 +88,11 @@ public interface Refactoring {
     return false;
   }
 
+  /** What cannot be done to a member that stands in its way, a participle: {@code inlined}. */
+  default String participle() {
+    return "moved";
+  }
+
   /** The kinds of refusal that it overrules. */
   default Set<RefusalKind> accepted() {
     return Set.of();

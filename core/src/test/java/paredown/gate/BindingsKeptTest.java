@@ -181,7 +181,7 @@ class BindingsKeptTest {
   void catchesAnotherConstructorOfASuperclass() {
     given("A.java", "class Base { Base(Object... o) { } }\nclass A extends Base { A() { } }\n");
     insertBefore("A.java", "}\nclass A", "Base() { } ");
-    assertCaught("implicit super");
+    assertCaught("begin with constructor Base() instead of constructor Base(Object[])");
   }
 
   @Test
@@ -202,7 +202,7 @@ class BindingsKeptTest {
   void catchesAWrittenNameThatMeansSomethingElse() {
     given("A.java", "class A { int depth; int m(int depth) { return 0; } }\n");
     replace("A.java", "return 0", Written.text("return ").name("depth", "field A#depth").done());
-    assertCaught("was meant for");
+    assertCaught("depth would mean a local variable instead of field A#depth");
   }
 
   @Test

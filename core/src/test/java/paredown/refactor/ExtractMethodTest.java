@@ -61,7 +61,7 @@ class ExtractMethodTest {
         "Lines 8 to 9 of src/ferry/Desk.java are neither whole statements of one block nor a whole"
             + " expression.",
         met.getMessage());
-    assertEquals("These would do: src/ferry/Desk.java:7-9.", met.advice());
+    assertEquals("This would do: src/ferry/Desk.java:7-9.", met.advice());
   }
 
   @Test

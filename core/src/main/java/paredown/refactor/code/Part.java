@@ -35,11 +35,18 @@ public record Part(List<TreePath> trees, boolean isExpression, int start, int en
   /**
    * The part that a range of a file is.
    *
-   * @throws UnusableRequest where it is none; says which lines would be one
+   * @param byColumns whether columns gave it; the last one may stand behind the part then, too, as
+   *     many programs count
+   * @throws UnusableRequest where it is none; says what would be one
    */
-  public static Part of(UnitTrees unit, int[] range) {
-    Search search = new Search(unit, range);
+  static Part of(UnitTrees unit, int[] range, boolean byColumns) {
+    Search search = new Search(unit, range, byColumns);
     search.scan(unit.unit().tree(), null);
+    if (search.found == null && byColumns) {
+      Search shorter = new Search(unit, new int[] {range[0], range[1] - 1}, true);
+      shorter.scan(unit.unit().tree(), null);
+      search.found = shorter.found;
+    }
     if (search.found == null) {
       throw new UnusableRequest(
           "%s of %s %s neither whole statements of one block nor a whole expression."
@@ -66,13 +73,16 @@ public record Part(List<TreePath> trees, boolean isExpression, int start, int en
     private final UnitTrees unit;
     private final SourceText source;
     private final int[] range;
+    private final boolean byColumns;
     private final int start;
     private final int end;
     private Part found;
     private int[] nearest;
+    private Tree around;
 
-    Search(UnitTrees unit, int[] range) {
+    Search(UnitTrees unit, int[] range, boolean byColumns) {
       this.unit = unit;
+      this.byColumns = byColumns;
       this.source = unit.source();
       this.range = range;
       var first = source.codeTokenFrom(range[0]);
@@ -91,7 +101,14 @@ public record Part(List<TreePath> trees, boolean isExpression, int start, int en
       if (expression && found == null) {
         found = expression(new TreePath(getCurrentPath(), tree));
       }
+      if (byColumns && tree instanceof ExpressionTree && isAround(tree)) {
+        around = tree;
+      }
       return super.scan(tree, null);
+    }
+
+    private boolean isAround(Tree tree) {
+      return 0 <= unit.start(tree) && unit.start(tree) <= start && unit.end(tree) >= end;
     }
 
     /** An expression that is a statement without its semicolon is that statement. */
@@ -145,10 +162,27 @@ public record Part(List<TreePath> trees, boolean isExpression, int start, int en
     }
 
     private String advice() {
-      return nearest == null
+      List<String> places = new ArrayList<>();
+      if (around != null) {
+        int last = unit.end(around) - 1;
+        places.add(
+            "%s:%d:%d-%d:%d"
+                .formatted(
+                    source.path(),
+                    source.line(unit.start(around)),
+                    source.column(unit.start(around)),
+                    source.line(last),
+                    source.column(last)));
+      }
+      if (nearest != null) {
+        int first = source.line(nearest[0]);
+        int last = source.line(nearest[1] - 1);
+        places.add(source.path() + ":" + first + (first == last ? "" : "-" + last));
+      }
+      return places.isEmpty()
           ? "Give lines within the body of a method."
-          : "These would do: %s:%d-%d."
-              .formatted(source.path(), source.line(nearest[0]), source.line(nearest[1] - 1));
+          : "%s would do: %s."
+              .formatted(places.size() == 1 ? "This" : "These", String.join(", ", places));
     }
   }
 }

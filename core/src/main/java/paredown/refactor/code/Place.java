@@ -138,7 +138,7 @@ public record Place(
 
   /** The part of a method that it is in a file. */
   public Part part(UnitTrees trees) {
-    return Part.of(trees, within(trees.source()));
+    return Part.of(trees, within(trees.source()), firstColumn > 0);
   }
 
   @Override

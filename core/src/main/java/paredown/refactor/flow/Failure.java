@@ -57,7 +57,16 @@ record Failure(List<TreePath> asked, boolean otherwise) {
   }
 
   static Failure of(Program program, Effects effects, TreePath code) {
-    Scan scan = new Scan(program);
+    return of(program, effects, code, Integer.MAX_VALUE);
+  }
+
+  /**
+   * How code can fail that runs at a place in front of its own.
+   *
+   * @param from where that place begins in the file
+   */
+  static Failure of(Program program, Effects effects, TreePath code, int from) {
+    Scan scan = new Scan(program, from);
     scan.scan(code, null);
     Deeds deeds = effects.of(code);
     return new Failure(scan.asked, scan.otherwise || deeds.hasAny(FAILING));
@@ -65,11 +74,13 @@ record Failure(List<TreePath> asked, boolean otherwise) {
 
   private static final class Scan extends TreePathScanner<Void, Void> {
     private final Program program;
+    private final int from;
     private final List<TreePath> asked = new ArrayList<>();
     private boolean otherwise;
 
-    Scan(Program program) {
+    Scan(Program program, int from) {
       this.program = program;
+      this.from = from;
     }
 
     private void ask(Tree tree) {
@@ -81,7 +92,7 @@ record Failure(List<TreePath> asked, boolean otherwise) {
       boolean isName = element instanceof TypeElement || element instanceof PackageElement;
       boolean aroundSelf =
           tree instanceof MemberSelectTree select && select.getIdentifier().contentEquals("this");
-      if (!self && !isName && !aroundSelf && !NonNull.is(program, path)) {
+      if (!self && !isName && !aroundSelf && !NonNull.is(program, path, from)) {
         asked.add(path);
       }
     }

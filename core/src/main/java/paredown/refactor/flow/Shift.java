@@ -54,6 +54,9 @@ public final class Shift {
   private final Looks looks;
   private final TypeMirror held;
 
+  /** Where it runs then; behind all else where it runs later than now. */
+  private final int from;
+
   /** Whether it has run before without failing. */
   private boolean certain;
 
@@ -67,6 +70,17 @@ public final class Shift {
   }
 
   /**
+   * A shift of an expression to a place in front of it.
+   *
+   * @param from where that place begins in the file
+   */
+  public static Shift earlier(
+      Program program, CalmCalls calm, TreePath expression, int from, Assumptions assumptions) {
+    TypeMirror held = program.trees().getTypeMirror(expression);
+    return new Shift(program, calm, expression, held, from, assumptions);
+  }
+
+  /**
    * A shift of an expression whose value a variable holds.
    *
    * @param held the type of the variable
@@ -77,12 +91,23 @@ public final class Shift {
       TreePath expression,
       TypeMirror held,
       Assumptions assumptions) {
+    this(program, calm, expression, held, Integer.MAX_VALUE, assumptions);
+  }
+
+  private Shift(
+      Program program,
+      CalmCalls calm,
+      TreePath expression,
+      TypeMirror held,
+      int from,
+      Assumptions assumptions) {
     this.program = program;
+    this.from = from;
     this.held = held;
     this.calm = calm;
     this.expression = expression;
     this.deeds = calm.effects().of(expression);
-    Failure own = Failure.of(program, calm.effects(), expression);
+    Failure own = Failure.of(program, calm.effects(), expression, from);
     boolean unboxes = isPrimitive(held) && !isPrimitive(program.trees().getTypeMirror(expression));
     this.failure = unboxes ? own.asking(expression) : own;
     this.assumptions = assumptions;
@@ -398,7 +423,7 @@ public final class Shift {
    */
   private Optional<Obstacle> areThere() {
     for (TreePath asked : failure.asked()) {
-      if (NullDoubt.isStated(program, asked)) {
+      if (NullDoubt.isStated(program, asked, from)) {
         return obstacle(
             RefusalKind.FAILS_LATER,
             "%s could be null, and it would show that it fails at another time"

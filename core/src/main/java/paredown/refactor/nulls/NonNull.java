@@ -36,19 +36,30 @@ public final class NonNull {
 
   private final Program program;
   private final int depth;
+  private final int from;
 
-  private NonNull(Program program, int depth) {
+  private NonNull(Program program, int depth, int from) {
     this.program = program;
     this.depth = depth;
+    this.from = from;
   }
 
   /** Whether an expression cannot be null where it stands. */
   public static boolean is(Program program, TreePath expression) {
-    return new NonNull(program, DEPTH).is(expression);
+    return is(program, expression, Integer.MAX_VALUE);
+  }
+
+  /**
+   * Whether an expression could not be null either at a place in front of it.
+   *
+   * @param from where that place begins in the file; what is asked behind it proves nothing
+   */
+  public static boolean is(Program program, TreePath expression, int from) {
+    return new NonNull(program, DEPTH, from).is(expression);
   }
 
   private NonNull deeper() {
-    return new NonNull(program, depth - 1);
+    return new NonNull(program, depth - 1, Integer.MAX_VALUE);
   }
 
   private Element element(TreePath path) {
@@ -98,7 +109,7 @@ public final class NonNull {
     return variable.getKind() == ElementKind.ENUM_CONSTANT
         || (variable.getKind().isField()
             ? isMadeOnce(variable)
-            : SurelyThere.is(program, path, variable)
+            : SurelyThere.is(program, path, variable, from)
                 || isGivenOnce(path, variable)
                 || isGivenByAll(variable));
   }

@@ -80,31 +80,44 @@ public final class NullDoubt {
     return new NullDoubt(program).mayBeNull(expression);
   }
 
+  /**
+   * Whether the sources say that an expression may be null at a place in front of it.
+   *
+   * @param from where that place begins in the file
+   */
+  public static boolean isStated(Program program, TreePath expression, int from) {
+    return new NullDoubt(program).mayBeNull(expression, from);
+  }
+
   /** Whether the sources say that a variable may be null. */
   public static boolean isStated(Program program, VariableElement variable) {
     return new NullDoubt(program).mayBeNull(variable);
   }
 
   private boolean mayBeNull(TreePath path) {
+    return mayBeNull(path, Integer.MAX_VALUE);
+  }
+
+  private boolean mayBeNull(TreePath path, int from) {
     Tree tree = path.getLeaf();
     if (tree.getKind() == Tree.Kind.NULL_LITERAL) {
       return true;
     }
-    if (NonNull.is(program, path)) {
+    if (NonNull.is(program, path, from)) {
       return false;
     }
     if (tree instanceof ParenthesizedTree inner) {
-      return mayBeNull(new TreePath(path, inner.getExpression()));
+      return mayBeNull(new TreePath(path, inner.getExpression()), from);
     }
     if (tree instanceof TypeCastTree cast) {
-      return mayBeNull(new TreePath(path, cast.getExpression()));
+      return mayBeNull(new TreePath(path, cast.getExpression()), from);
     }
     if (tree instanceof AssignmentTree assignment) {
-      return mayBeNull(new TreePath(path, assignment.getExpression()));
+      return mayBeNull(new TreePath(path, assignment.getExpression()), from);
     }
     if (tree instanceof ConditionalExpressionTree either) {
-      return mayBeNull(new TreePath(path, either.getTrueExpression()))
-          || mayBeNull(new TreePath(path, either.getFalseExpression()));
+      return mayBeNull(new TreePath(path, either.getTrueExpression()), from)
+          || mayBeNull(new TreePath(path, either.getFalseExpression()), from);
     }
     if (tree instanceof MethodInvocationTree call) {
       Element method = program.trees().getElement(new TreePath(path, call.getMethodSelect()));

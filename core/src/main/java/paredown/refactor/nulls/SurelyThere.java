@@ -48,18 +48,25 @@ import paredown.refactor.code.Writes;
 final class SurelyThere {
   private final Program program;
   private final VariableElement variable;
+  private final int from;
 
-  private SurelyThere(Program program, VariableElement variable) {
+  private SurelyThere(Program program, VariableElement variable, int from) {
     this.program = program;
     this.variable = variable;
+    this.from = from;
   }
 
-  /** Whether a variable holds an object where a name reads it. */
-  static boolean is(Program program, TreePath read, VariableElement variable) {
+  /**
+   * Whether a variable holds an object where a name reads it, or would read it from a place in
+   * front of that.
+   *
+   * @param from where that place begins in the file: what stands behind it proves nothing
+   */
+  static boolean is(Program program, TreePath read, VariableElement variable, int from) {
     return isUnwritten(program, read, variable)
         && (variable.getKind() == ElementKind.EXCEPTION_PARAMETER
             || isOfInstanceOf(program, variable)
-            || new SurelyThere(program, variable).isBefore(read));
+            || new SurelyThere(program, variable, from).isBefore(read));
   }
 
   /** Whether a pattern binds a variable that lets no null pass. */
@@ -100,6 +107,9 @@ final class SurelyThere {
     if (tree instanceof CaseTree label && label.getStatements() != null) {
       return before(around, label.getStatements(), inside);
     }
+    if (!isInFront(around, inside)) {
+      return false;
+    }
     if (tree instanceof IfTree branch) {
       return branch.getThenStatement() == inside && implies(branch.getCondition(), true, around)
           || branch.getElseStatement() == inside && implies(branch.getCondition(), false, around);
@@ -119,9 +129,18 @@ final class SurelyThere {
                 && implies(binary.getLeftOperand(), false, around));
   }
 
+  /** Whether what is around code, up to it, stands in front of the place. */
+  private boolean isInFront(TreePath around, Tree inside) {
+    return start(around, inside) <= from;
+  }
+
+  private long start(TreePath around, Tree tree) {
+    return program.trees().getSourcePositions().getStartPosition(around.getCompilationUnit(), tree);
+  }
+
   private boolean before(TreePath around, List<? extends StatementTree> statements, Tree inside) {
     return statements.stream()
-        .takeWhile(each -> each != inside)
+        .takeWhile(each -> each != inside && start(around, each) < from)
         .anyMatch(each -> proves(new TreePath(around, each)));
   }
 

@@ -36,7 +36,7 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
 
   /** The same for what has no steps. */
   static Judged alone(Refactoring refactoring, Sources sources, SourceIndex index) {
-    Refactoring.Planned planned = refactoring.plan(sources, index);
+    Refactoring.Planned planned = planned(refactoring, sources, index);
     Verdict verdict = Gates.check(planned.program(), planned.change());
     if (!verdict.dispatch().isEmpty()) {
       String what = verdict.dispatch().get(0);
@@ -62,6 +62,15 @@ public record Judged(Refactoring refactoring, Change change, Verdict verdict, Pr
       judged.requireProved();
     }
     return judged;
+  }
+
+  private static Refactoring.Planned planned(
+      Refactoring refactoring, Sources sources, SourceIndex index) {
+    try {
+      return refactoring.plan(sources, index);
+    } catch (Refused refused) {
+      throw refused.saying(refactoring.participle());
+    }
   }
 
   /** Lets an operation say what stands in its way, with the places where that stands now. */

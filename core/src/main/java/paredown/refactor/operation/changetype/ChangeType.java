@@ -90,6 +90,11 @@ public record ChangeType(
   }
 
   @Override
+  public String participle() {
+    return "changed";
+  }
+
+  @Override
   public String command() {
     return "pare change type %s --to %s%s%s%s"
         .formatted(

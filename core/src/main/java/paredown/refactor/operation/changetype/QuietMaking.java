@@ -1,17 +1,7 @@
 package paredown.refactor.operation.changetype;
 
-import com.sun.source.tree.BlockTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.tree.VariableTree;
-import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.Optional;
-import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
@@ -47,54 +37,6 @@ final class QuietMaking {
         OwnerClass.of(program, type),
         "%s cannot be made there".formatted(Words.capitalised(Holders.one(exchange.to()))),
         overruled.overrules(RefusalKind.STARTED_EARLIER));
-  }
-
-  /**
-   * Requires that no code could ask for a static field before it holds an object: what stands
-   * before it in its class comes to no other code.
-   *
-   * @throws Refused where it could
-   */
-  static void requireFirst(OwnerClass owner, OwnerClass.Field field) {
-    for (Tree member : owner.tree().getMembers()) {
-      TreePath path = new TreePath(owner.path(), member);
-      boolean block = member instanceof BlockTree code && code.isStatic();
-      boolean before =
-          member instanceof VariableTree other
-              && other.getInitializer() != null
-              && owner.trees().start(member) < field.declared()
-              && owner.trees().element(path).getModifiers().contains(Modifier.STATIC);
-      if ((before || block && owner.trees().start(member) < field.declared())
-          && comesToOthers(owner, path)) {
-        throw Refused.advising(
-            RefusalKind.USED_BEFORE_BUILT,
-            "%s could be asked for before it is set.".formatted(field.name()),
-            "Declare it in front of what comes to other code.",
-            owner.trees().place(member));
-      }
-    }
-  }
-
-  /** Whether code calls, makes or asks for something of the project. */
-  private static boolean comesToOthers(OwnerClass owner, TreePath code) {
-    boolean[] found = {false};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void scan(Tree tree, Void unused) {
-        if (tree instanceof MethodInvocationTree
-            || tree instanceof NewClassTree
-            || tree instanceof MemberSelectTree) {
-          TreePath path = new TreePath(getCurrentPath(), tree);
-          Element element = owner.trees().element(path);
-          found[0] |=
-              element != null
-                  && element.getEnclosingElement() instanceof TypeElement type
-                  && owner.program().declares(type);
-        }
-        return super.scan(tree, null);
-      }
-    }.scan(code, null);
-    return found[0];
   }
 
   private static void require(

@@ -24,6 +24,7 @@ import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.startup.EarlyUses;
 import paredown.refactor.startup.SetAtOnce;
+import paredown.refactor.startup.StaticFirst;
 import paredown.refactor.use.FieldOnlookers;
 import paredown.refactor.use.FixedHead;
 import paredown.refactor.use.Leaving;
@@ -129,7 +130,7 @@ final class Retypable {
     OnlookersFromOutside.assume(owner, List.of(own.name()));
     boolean made = exchange.maker().isPresent() && !own.is(Modifier.STATIC);
     if (exchange.maker().isPresent() && own.is(Modifier.STATIC)) {
-      QuietMaking.requireFirst(home, own);
+      StaticFirst.require(home, own);
     }
     if (made && type.getKind() != ElementKind.RECORD) {
       new EarlyUses(Leaving.of(home, List.of(own.name()), List.of()), null)

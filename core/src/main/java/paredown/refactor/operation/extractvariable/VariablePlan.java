@@ -76,8 +76,7 @@ final class VariablePlan {
   Change change() {
     requireKnown();
     requireBehindSuper();
-    Shift shift = new Shift(extracted.program(), calm, extracted.path(), assumptions);
-    shift
+    shift(assumptions)
         .over(between(extracted.path()))
         .ifPresent(
             met -> {
@@ -122,6 +121,10 @@ final class VariablePlan {
             "The same stands %s, where its value could be another."
                 .formatted(others == 1 ? "once more" : others + " times more"))
         : List.of();
+  }
+
+  private Shift shift(Assumptions taken) {
+    return Shift.earlier(extracted.program(), calm, extracted.path(), start(), taken);
   }
 
   private Between between(TreePath place) {
@@ -194,7 +197,7 @@ final class VariablePlan {
   /** Whether a place would find the value that it works out now. */
   private boolean isSafe(TreePath place) {
     Assumptions more = new Assumptions();
-    Shift shift = new Shift(extracted.program(), calm, extracted.path(), more);
+    Shift shift = shift(more);
     Optional<Shift.Obstacle> met =
         shift.repeated(List.of(place, extracted.path())).or(() -> shift.over(between(place)));
     if (met.isEmpty()) {

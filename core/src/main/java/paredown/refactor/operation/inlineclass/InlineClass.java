@@ -119,6 +119,11 @@ public record InlineClass(String type, Optional<String> into, Set<RefusalKind> a
   }
 
   @Override
+  public String participle() {
+    return "inlined";
+  }
+
+  @Override
   public String command() {
     return "pare inline class %s%s%s"
         .formatted(

@@ -73,6 +73,11 @@ public record InlineField(String type, String field, boolean constant, Set<Refus
   }
 
   @Override
+  public String participle() {
+    return "inlined";
+  }
+
+  @Override
   public String command() {
     return "pare inline %s %s%s"
         .formatted(

@@ -17,6 +17,7 @@ import paredown.program.Program;
 import paredown.program.Use;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.ValueInPlace;
 import paredown.refactor.code.Constants;
@@ -34,9 +35,13 @@ import paredown.refactor.nulls.NullDoubt;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.startup.Construction;
+import paredown.refactor.startup.EarlyUses;
+import paredown.refactor.startup.StaticFirst;
 import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.FieldDeclaration;
 import paredown.refactor.use.FieldOnlookers;
+import paredown.refactor.use.Leaving;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
@@ -75,6 +80,7 @@ final class InlineFieldPlan {
     List<MemberUses.MemberUse> uses = uses();
     requireOneObject(uses);
     requireNoStart(uses);
+    requireSetFirst();
     for (MemberUses.MemberUse use : uses) {
       edits.add(use.file(), put(use, use == uses.get(0)));
     }
@@ -180,6 +186,33 @@ final class InlineFieldPlan {
           owner,
           field.name() + " cannot be inlined",
           overruled.overrules(RefusalKind.STARTED_EARLIER));
+    }
+  }
+
+  /**
+   * Nobody may see the field before it has its value, which stands there from the first on then.
+   */
+  private void requireSetFirst() {
+    if (field.element().getConstantValue() != null) {
+      return;
+    }
+    if (field.is(Modifier.STATIC)) {
+      StaticFirst.require(owner, field);
+    } else {
+      requireNoEarlyRead();
+    }
+  }
+
+  private void requireNoEarlyRead() {
+    Leaving read = Leaving.of(owner, List.of(field.name()), List.of());
+    try {
+      new EarlyUses(read, new Construction(List.of(), List.of())).require();
+    } catch (Refused early) {
+      throw cannot.because(
+          early.kind(),
+          "it could be asked for before it has its value",
+          "Leave the field.",
+          early.places().get(0));
     }
   }
 

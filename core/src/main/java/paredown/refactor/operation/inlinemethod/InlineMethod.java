@@ -81,6 +81,11 @@ public record InlineMethod(
   }
 
   @Override
+  public String participle() {
+    return "inlined";
+  }
+
+  @Override
   public String command() {
     return "pare inline method %s%s%s%s"
         .formatted(

@@ -47,6 +47,11 @@ public record InlineVariable(String what) implements Refactoring {
   }
 
   @Override
+  public String participle() {
+    return "inlined";
+  }
+
+  @Override
   public String command() {
     return "pare inline variable " + Arguments.quoted(what);
   }

@@ -71,6 +71,11 @@ public record RemoveMember(
   }
 
   @Override
+  public String participle() {
+    return "removed";
+  }
+
+  @Override
   public String command() {
     return "pare remove member %s%s%s"
         .formatted(

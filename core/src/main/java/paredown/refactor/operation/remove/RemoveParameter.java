@@ -103,6 +103,11 @@ public record RemoveParameter(String type, String method, String parameter) impl
   }
 
   @Override
+  public String participle() {
+    return "removed";
+  }
+
+  @Override
   public String command() {
     return "pare remove parameter %s"
         .formatted(Arguments.quoted(type + "#" + method + "#" + parameter));

@@ -138,12 +138,20 @@ public final class WithoutParameters {
       if (clashes) {
         throw Refused.advising(
             RefusalKind.NAME_TAKEN,
-            "%s cannot be removed: %s would have two methods %s with the same parameters."
-                .formatted(name, type.getSimpleName(), GoingParameters.word(method)),
-            "Rename one of them first: pare rename --help.",
+            "%s cannot be removed: %s would have two %s with the same parameters."
+                .formatted(name, type.getSimpleName(), several(method)),
+            method.getKind() == ElementKind.CONSTRUCTOR
+                ? "Leave the parameter, or give the other one more first."
+                : "Rename one of them first: pare rename --help.",
             owner.trees().place(owner.tree()));
       }
     }
+  }
+
+  private static String several(ExecutableElement method) {
+    return method.getKind() == ElementKind.CONSTRUCTOR
+        ? "constructors"
+        : "methods " + method.getSimpleName();
   }
 
   private List<String> erased(ExecutableElement method) {

@@ -151,6 +151,11 @@ public record Rename(
   }
 
   @Override
+  public String participle() {
+    return "renamed";
+  }
+
+  @Override
   public String command() {
     String what = type + "#" + member + (variable.isEmpty() ? "" : "#" + variable);
     return "pare rename %s --name %s%s%s%s"

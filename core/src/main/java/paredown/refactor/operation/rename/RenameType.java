@@ -86,6 +86,11 @@ public record RenameType(String type, String name, boolean inStrings, Set<Refusa
   }
 
   @Override
+  public String participle() {
+    return "renamed";
+  }
+
+  @Override
   public String command() {
     return "pare rename %s --name %s%s%s"
         .formatted(

@@ -73,6 +73,11 @@ public record ExtractValue(
   }
 
   @Override
+  public String participle() {
+    return "changed";
+  }
+
+  @Override
   public String command() {
     return "pare extract value %s --name %s%s%s%s"
         .formatted(
