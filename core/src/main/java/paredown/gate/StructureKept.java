@@ -113,7 +113,7 @@ final class StructureKept {
           .ifPresentOrElse(
               origin -> was.put(node, origin),
               () -> {
-                if (!isWritten(file, near, node)) {
+                if (!isWritten(file, near, node) && !isFolded(unit, node)) {
                   broke(unit, node, "was put together otherwise before");
                 }
               });
@@ -124,6 +124,12 @@ final class StructureKept {
       }
       compareTypes(regions, unit, entry.getKey(), entry.getValue());
     }
+  }
+
+  /** Whether the parser has made one literal of several with plus signs between. */
+  private static boolean isFolded(Unit unit, Nodes.Node node) {
+    return node.kind() == Tree.Kind.STRING_LITERAL
+        && unit.source().codeTokenFrom(node.start()).end() < node.end();
   }
 
   /**

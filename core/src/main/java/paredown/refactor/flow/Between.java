@@ -13,6 +13,8 @@ import com.sun.source.tree.ForLoopTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.SynchronizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TryTree;
@@ -81,7 +83,8 @@ public record Between(
         code.add(0, around);
         return;
       }
-      perhaps |= isPerhaps(tree, part);
+      // What holds the place as well is entered already.
+      perhaps |= trees.start(tree) >= from && isPerhaps(tree, part);
       later |= tree instanceof LambdaExpressionTree || tree instanceof ClassTree;
       if (tree instanceof TryTree attempt) {
         guarded |= !attempt.getCatches().isEmpty() || attempt.getFinallyBlock() != null;
@@ -108,9 +111,19 @@ public record Between(
       for (Tree each : Children.of(around.getLeaf())) {
         int start = trees.start(each);
         if (start >= from && start >= 0 && trees.end(each) <= end && each != part) {
-          code.add(next++, new TreePath(around, each));
+          code.add(next++, worked(new TreePath(around, each)));
         }
       }
+    }
+
+    /** Of the name of a called method only the object is worked out before what is given. */
+    private static TreePath worked(TreePath part) {
+      boolean called =
+          part.getParentPath().getLeaf() instanceof MethodInvocationTree call
+              && call.getMethodSelect() == part.getLeaf();
+      return called && part.getLeaf() instanceof MemberSelectTree select
+          ? new TreePath(part, select.getExpression())
+          : part;
     }
 
     private static boolean isRepeated(Tree tree, Tree part) {

@@ -228,9 +228,14 @@ public final class OwnerClass {
     return element.getSimpleName().toString();
   }
 
-  /** Its name as code in the same package writes it: {@code Sailing.Leg}. */
+  /**
+   * Its name as code in the same package writes it: {@code Sailing.Leg}; words where it has none.
+   */
   public String writtenName() {
     String name = element.getQualifiedName().toString();
+    if (name.isEmpty()) {
+      return simpleName().isEmpty() ? "the class without a name" : simpleName();
+    }
     String packageName = packageName();
     return packageName.isEmpty() ? name : name.substring(packageName.length() + 1);
   }

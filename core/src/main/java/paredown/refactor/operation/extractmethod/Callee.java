@@ -101,6 +101,10 @@ record Callee(Twin twin, Extraction at, Shape shape) {
     if (!alike || !parameters.stream().allMatch(each -> fits(part, each, program))) {
       return Optional.of("has variables of other types");
     }
+    if (part.locals().inputs().stream()
+        .anyMatch(each -> !parameters.contains(each) && isOther(each, other, program))) {
+      return Optional.of("names other variables around its class");
+    }
     if (at.locals().inputs().stream().anyMatch(each -> isMixed(each, program))) {
       return Optional.of("has one variable for several");
     }
@@ -150,6 +154,11 @@ record Callee(Twin twin, Extraction at, Shape shape) {
               && (at.locals().isOwn(one) || at.locals().isUnset(one) == part.locals().isUnset(two));
     }
     return alike;
+  }
+
+  /** Whether something else stands here for what the method does not take, but sees. */
+  private boolean isOther(VariableElement seen, Shape other, Program program) {
+    return !other.variables().contains(seen) && !seen.equals(standing(seen, program));
   }
 
   /** Whether it sets a variable that stands for several. */

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
@@ -77,16 +76,23 @@ final class ExtractMethodChecks {
    */
   static void requireWritable(
       UnitTrees trees, Part part, TypeMirror type, List<TypeParameterElement> known) {
+    Element method = methodAround(trees, part);
     boolean ofMethod =
         WritableType.variables(type).stream()
-            .anyMatch(
-                each ->
-                    each.getGenericElement() instanceof ExecutableElement && !known.contains(each));
+            .anyMatch(each -> each.getGenericElement().equals(method) && !known.contains(each));
     boolean writable = type.getKind() == TypeKind.VOID || WritableType.is(type);
     if (ofMethod || !writable) {
       throw alone(
           trees, part, "a value of it has the type %s, which is known there only".formatted(type));
     }
+  }
+
+  private static Element methodAround(UnitTrees trees, Part part) {
+    TreePath at = part.first();
+    while (!(at.getLeaf() instanceof MethodTree)) {
+      at = at.getParentPath();
+    }
+    return trees.element(at);
   }
 
   static Refused alone(UnitTrees trees, Part part, String why) {
@@ -116,10 +122,6 @@ final class ExtractMethodChecks {
   }
 
   private void requireNamedHome() {
-    NestingKind nesting = owner.element().getNestingKind();
-    if (nesting == NestingKind.ANONYMOUS || nesting == NestingKind.LOCAL) {
-      throw alone("its class stands within a method, and gets no new one yet");
-    }
     if (owner.element().getKind() == ElementKind.ANNOTATION_TYPE) {
       throw alone("an annotation has no methods with bodies");
     }
@@ -127,20 +129,25 @@ final class ExtractMethodChecks {
 
   /** A method of the name, in a class above or around, could be meant by other calls. */
   private void requireFree() {
-    for (Element at = owner.element();
-        at instanceof TypeElement type;
-        at = at.getEnclosingElement()) {
+    for (Element at = owner.element(); at != null; at = at.getEnclosingElement()) {
       boolean taken =
-          ElementFilter.methodsIn(trees.program().elements().getAllMembers(type)).stream()
-              .anyMatch(each -> each.getSimpleName().contentEquals(name));
+          at instanceof TypeElement type
+              && ElementFilter.methodsIn(trees.program().elements().getAllMembers(type)).stream()
+                  .anyMatch(each -> each.getSimpleName().contentEquals(name));
       if (taken) {
         throw Refused.advising(
             RefusalKind.NAME_TAKEN,
-            "%s has a method %s already.".formatted(type.getSimpleName(), name),
+            "%s has a method %s already.".formatted(word(at), name),
             "Choose another with --name.",
             trees.source().place(part.start()));
       }
     }
+  }
+
+  private static String word(Element type) {
+    return type.getSimpleName().length() == 0
+        ? "The class without a name"
+        : type.getSimpleName().toString();
   }
 
   /** The call of another constructor comes first, and what is given to it has no object yet. */
@@ -206,7 +213,9 @@ final class ExtractMethodChecks {
       Element element = trees.element(getCurrentPath());
       boolean local =
           element instanceof TypeElement type && type.getNestingKind() == NestingKind.LOCAL;
-      if (local && !part.holds(declaredAt(element))) {
+      int at = local ? declaredAt(element) : -1;
+      boolean ofMethod = trees.start(method.getLeaf()) <= at && at < trees.end(method.getLeaf());
+      if (local && ofMethod && !part.holds(at)) {
         throw alone("it uses the class %s of its method".formatted(tree.getName()));
       }
       return super.visitIdentifier(tree, null);

@@ -74,7 +74,7 @@ final class ExtractMethodPlan {
     new ExtractMethodChecks(trees, part, extraction.method(), owner, locals, arguments.name())
         .require();
     Shape shape = extraction.shape();
-    List<VariableElement> parameters = extraction.parameters(shape);
+    List<VariableElement> parameters = extraction.parameters(shape, isApart());
     List<TypeMirror> thrown = Thrown.of(trees, part.trees());
     List<TypeMirror> given = parameters.stream().map(VariableElement::asType).toList();
     List<TypeMirror> named = new ArrayList<>(thrown);
@@ -184,7 +184,7 @@ final class ExtractMethodPlan {
   /** Each place that could call the method, too, as a question. */
   List<Refactoring.Question> questions() {
     Shape shape = extraction.shape();
-    return callees(shape, extraction.parameters(shape)).stream()
+    return callees(shape, extraction.parameters(shape, isApart())).stream()
         .map(
             each ->
                 new Refactoring.Question(
@@ -312,6 +312,12 @@ final class ExtractMethodPlan {
       named = named.getEnclosingElement();
     }
     return here ? line : line + " of " + named.getSimpleName();
+  }
+
+  private boolean isApart() {
+    return arguments.form().isStatic()
+        || arguments.form().isOnItsWay()
+        || arguments.duplicates() == Duplicates.PROJECT;
   }
 
   private boolean isEverywhere() {

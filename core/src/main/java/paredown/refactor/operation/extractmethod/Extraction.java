@@ -162,8 +162,14 @@ final class Extraction {
             trees.start(exits.jumps().get(0).getLeaf()), trees.end(exits.jumps().get(0).getLeaf()));
   }
 
-  List<VariableElement> parameters(Shape shape) {
+  /**
+   * What the new method takes.
+   *
+   * @param apart whether it could stand elsewhere, where the variables around its class are unknown
+   */
+  List<VariableElement> parameters(Shape shape, boolean apart) {
     List<VariableElement> parameters = new ArrayList<>(locals.inputs());
+    parameters.removeIf(each -> !apart && locals.isAroundClass(each));
     shape.variables().stream().filter(locals::isUnset).forEach(parameters::remove);
     return parameters;
   }

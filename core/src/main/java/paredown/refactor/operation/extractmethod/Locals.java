@@ -112,6 +112,11 @@ final class Locals {
     return path != null && part.holds(trees.start(path.getLeaf()));
   }
 
+  /** Whether a variable belongs to code around the class, whose methods all see it. */
+  boolean isAroundClass(VariableElement variable) {
+    return !declared.containsKey(variable);
+  }
+
   boolean isWritten(VariableElement variable) {
     return written.contains(variable);
   }

@@ -10,6 +10,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.TypeMirror;
@@ -51,11 +52,12 @@ final class MethodVariables {
     given.forEach(type -> told.addAll(WritableType.variables(type)));
     needed.addAll(told);
     others.forEach(type -> needed.addAll(WritableType.variables(type)));
-    needed.removeIf(each -> !(each.getGenericElement() instanceof ExecutableElement));
+    Element method = trees.element(extraction.method());
+    needed.removeIf(each -> !method.equals(each.getGenericElement()));
     for (TypeParameterElement each : List.copyOf(needed)) {
       each.getBounds().forEach(bound -> needed.addAll(WritableType.variables(bound)));
     }
-    needed.removeIf(each -> !(each.getGenericElement() instanceof ExecutableElement));
+    needed.removeIf(each -> !method.equals(each.getGenericElement()));
     for (TypeParameterElement each : needed) {
       if (!told.contains(each)) {
         throw ExtractMethodChecks.alone(
@@ -66,8 +68,7 @@ final class MethodVariables {
       }
     }
     List<TypeParameterElement> ordered =
-        new ArrayList<>(
-            ((ExecutableElement) trees.element(extraction.method())).getTypeParameters());
+        new ArrayList<>(((ExecutableElement) method).getTypeParameters());
     ordered.retainAll(needed);
     return new MethodVariables(extraction.owner(), ordered);
   }

@@ -4,6 +4,7 @@ import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.ThrowTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
@@ -48,6 +49,12 @@ record Body(
             .findFirst()
             .orElse(null);
     return new Body(trees, path, List.copyOf(statements), result, early);
+  }
+
+  /** Whether it gives nothing since it always fails. */
+  boolean throwsAtEnd() {
+    return !statements.isEmpty()
+        && statements.get(statements.size() - 1).getLeaf() instanceof ThrowTree;
   }
 
   /** The one expression that it is: what it returns, or the one thing that it does. */

@@ -10,6 +10,7 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.ThrowTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
@@ -102,6 +103,12 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
   /** Whether it is a statement by itself, so that nothing uses what it gives. */
   boolean isStatement() {
     return path.getParentPath().getLeaf() instanceof ExpressionStatementTree;
+  }
+
+  /** Whether its statement does nothing behind it but throw or return what it gives. */
+  boolean isLast() {
+    Tree around = path.getParentPath().getLeaf();
+    return around instanceof ThrowTree || around instanceof ReturnTree;
   }
 
   /** The innermost statement of a block around it; null where there is none. */

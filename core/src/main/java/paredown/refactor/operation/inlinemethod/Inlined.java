@@ -149,9 +149,16 @@ final class Inlined {
     String indent = source.indentAt(trees.start(statement.getLeaf()));
     List<Piece> pieces = inFront(indent);
     int start = trees.start(statement.getLeaf());
-    if (call.isStatement()) {
+    if (call.isStatement() || body.throwsAtEnd() && call.isLast()) {
       alone(statement, pieces, indent);
       return;
+    }
+    if (body.result() == null) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "The method gives no value here: it always fails.",
+          "Let the call be all that is thrown or returned there.",
+          call.place());
     }
     pieces.add(Written.plain(source.lineEnd() + indent));
     edits.add(Rewriting.of(trees, start, start, "", pieces, List.of()).proving(PROOF));
