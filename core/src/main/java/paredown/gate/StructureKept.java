@@ -4,6 +4,7 @@ import com.sun.source.tree.ExpressionStatementTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
@@ -248,9 +249,13 @@ final class StructureKept {
       return;
     }
     boolean list = LISTS.contains(now.kind());
+    Nodes.Node given = givenAround(now, then, was);
     int last = -1;
     for (int i = 0; i < now.parts().size(); i++) {
       Nodes.Node part = was.get(now.parts().get(i));
+      if (part != null && part.equals(given)) {
+        continue;
+      }
       int index = part == null ? -1 : part.indexIn(then);
       if (index < 0) {
         continue;
@@ -264,6 +269,24 @@ final class StructureKept {
     if (!list && now.parts().size() != then.parts().size()) {
       broke(unit, now, "has other parts than it had");
     }
+  }
+
+  /**
+   * The object that an object of an inner class was made for, and that is the first value given to
+   * its constructor now: it is worked out before the other values both times; null for all else.
+   */
+  private static Nodes.Node givenAround(
+      Nodes.Node now, Nodes.Node then, Map<Nodes.Node, Nodes.Node> was) {
+    boolean released =
+        then.path().getLeaf() instanceof NewClassTree old
+            && now.path().getLeaf() instanceof NewClassTree made
+            && old.getEnclosingExpression() != null
+            && made.getEnclosingExpression() == null
+            && made.getTypeArguments().isEmpty();
+    Nodes.Node around = released ? then.parts().get(0) : null;
+    return released && now.parts().size() > 1 && around.equals(was.get(now.parts().get(1)))
+        ? around
+        : null;
   }
 
   private void compareTypes(Intervals<Region> regions, Unit unit, Nodes.Node now, Nodes.Node then) {

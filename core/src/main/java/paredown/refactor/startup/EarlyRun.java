@@ -51,6 +51,11 @@ public final class EarlyRun {
     return isQuietAbove(owner.element());
   }
 
+  /** Whether the constructors of the classes above a class call nothing of its objects. */
+  public static boolean isQuietAbove(OwnerClass owner) {
+    return new EarlyRun(owner, null).isQuietAbove();
+  }
+
   private boolean isQuietAbove(TypeElement type) {
     if (!(program.types().asElement(type.getSuperclass()) instanceof TypeElement above)) {
       return false;

@@ -69,7 +69,7 @@ public record MoveType(
     }
     Words.requirePackageName(target, "--to");
     String home = index.packageOf(header.file());
-    List<Refactoring> all = new ArrayList<>(List.of(new Unnest(this)));
+    List<Refactoring> all = new ArrayList<>(List.of(new Detach(this), new Unnest(this)));
     if (!home.equals(target)) {
       String alone = (home.isEmpty() ? "" : home + ".") + header.simpleName();
       all.add(new MoveType(alone, target, inStrings, false, accepted));

@@ -4,15 +4,11 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
-import java.util.LinkedHashSet;
-import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.program.Program;
-import paredown.program.Use;
-import paredown.program.UseKind;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -49,7 +45,7 @@ final class UnnestChecks {
     String key = program.symbols().key(nested.element());
     name.requireFree(use -> use.key().equals(key), "Rename one of the two first.", here);
     requireOpenAround();
-    if (isInner()) {
+    if (new ObjectAround(nested).isThere()) {
       requireNoObjectAround();
     }
     requireNotSealed();
@@ -76,52 +72,26 @@ final class UnnestChecks {
     }
   }
 
-  /** Whether each of its objects belongs to one of the class around it. */
-  private boolean isInner() {
-    return nested.element().getKind() == ElementKind.CLASS
-        && !nested.element().getModifiers().contains(Modifier.STATIC)
-        && !nested.element().getEnclosingElement().getKind().isInterface();
-  }
-
   private void requireNoObjectAround() {
-    Set<String> around = new LinkedHashSet<>();
-    for (Element at = nested.element().getEnclosingElement();
-        at instanceof TypeElement type;
-        at = at.getEnclosingElement()) {
-      around.add(program.symbols().key(type));
-      around.add("this of " + program.symbols().binary(type));
-      if (!type.getTypeParameters().isEmpty()) {
-        throw inner(here);
-      }
+    boolean generic =
+        nested.element().getEnclosingElement() instanceof TypeElement around
+            && !around.getTypeParameters().isEmpty();
+    if (generic) {
+      throw inner(here);
     }
-    int start = trees.start(nested.tree());
-    for (Use use : program.uses().within(trees.path(), start, trees.end(nested.tree()))) {
-      boolean needs =
-          around.contains(use.key())
-              && !isOfItself(use)
-              && (use.isReceiver()
-                  || use.kind() == UseKind.ENCLOSING
-                  || use.key().startsWith("this of "));
-      if (needs) {
-        throw inner(trees.source().place(use.offset()));
-      }
-    }
+    new ObjectAround(nested)
+        .uses().stream()
+            .findFirst()
+            .ifPresent(
+                use -> {
+                  throw inner(trees.source().place(use.offset()));
+                });
     if (program.types().asElement(nested.element().getSuperclass()) instanceof TypeElement above
         && above.getNestingKind().isNested()
         && !above.getModifiers().contains(Modifier.STATIC)) {
       throw inner(here);
     }
     program.units().forEach(unit -> requirePlainCreations(new UnitTrees(program, unit)));
-  }
-
-  /** Whether it is an object of its own class that is made there. */
-  private boolean isOfItself(Use use) {
-    return use.kind() == UseKind.ENCLOSING
-        && program
-            .uses()
-            .at(use.file(), use.offset(), UseKind.CREATION)
-            .filter(each -> each.key().startsWith("constructor " + nested.binaryName() + "("))
-            .isPresent();
   }
 
   private Refused inner(String place) {

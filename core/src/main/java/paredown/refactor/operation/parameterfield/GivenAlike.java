@@ -13,6 +13,7 @@ import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.startup.Starts;
+import paredown.refactor.use.Creation;
 import paredown.refactor.use.OwnerClass;
 
 /** What each place that makes an object gives for the field: what its calls gave. */

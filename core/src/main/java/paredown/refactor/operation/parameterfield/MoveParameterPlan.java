@@ -14,7 +14,6 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.util.ElementFilter;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
 import paredown.edit.Written;
@@ -25,6 +24,7 @@ import paredown.program.UseKind;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.KeptValue;
 import paredown.refactor.code.LocalUses;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -34,6 +34,7 @@ import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.FileNames;
 import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.use.Creation;
 import paredown.refactor.use.FixedHead;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.Remarks;
@@ -80,12 +81,12 @@ final class MoveParameterPlan {
         new WithoutParameters(arguments.parameter(), WHY, losing.going(), edits);
     without.add();
     losing.going().all().keySet().forEach(this::body);
-    Map<String, String> constructors = constructors();
-    new KeptValue(arguments.field(), losing.type(), owner, constructors, names, edits).add();
+    KeptValue kept = new KeptValue(arguments.field(), losing.type(), owner, false, names, edits);
+    kept.add();
     creations.forEach(each -> give(each, values.get(each.tree())));
     names.addImports();
     Map<String, String> became = new LinkedHashMap<>(without.became());
-    became.putAll(constructors);
+    became.putAll(kept.became());
     List<String> api = new ArrayList<>(without.api());
     if (AccessLevel.isApi(owner.element())) {
       api.add("a constructor of %s takes one parameter more".formatted(owner.simpleName()));
@@ -187,21 +188,6 @@ final class MoveParameterPlan {
                   "Leave the parameter where it is.",
                   met.place());
             });
-  }
-
-  /** The keys of the constructors, and what they are then. */
-  private Map<String, String> constructors() {
-    Map<String, String> became = new LinkedHashMap<>();
-    String more = program.types().erasure(losing.type()).toString();
-    for (ExecutableElement each :
-        ElementFilter.constructorsIn(owner.element().getEnclosedElements())) {
-      List<String> types = new ArrayList<>();
-      each.getParameters()
-          .forEach(one -> types.add(program.types().erasure(one.asType()).toString()));
-      types.add(more);
-      became.put(program.symbols().key(each), Symbols.constructorKey(owner.binaryName(), types));
-    }
-    return became;
   }
 
   private void body(ExecutableElement method) {

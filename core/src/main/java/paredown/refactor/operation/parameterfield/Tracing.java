@@ -29,6 +29,7 @@ import paredown.program.Symbols;
 import paredown.program.Unit;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
+import paredown.refactor.use.Creation;
 
 /** Traces objects that are asked back to the places that make them. */
 final class Tracing {

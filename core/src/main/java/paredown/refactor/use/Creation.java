@@ -1,4 +1,4 @@
-package paredown.refactor.operation.parameterfield;
+package paredown.refactor.use;
 
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.NewClassTree;
@@ -15,16 +15,15 @@ import paredown.program.Unit;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.use.OwnerClass;
 
 /** A place that makes an object of the class. */
-record Creation(UnitTrees trees, TreePath path) {
+public record Creation(UnitTrees trees, TreePath path) {
 
-  NewClassTree tree() {
+  public NewClassTree tree() {
     return (NewClassTree) path.getLeaf();
   }
 
-  String place() {
+  public String place() {
     return trees.place(tree());
   }
 
@@ -33,7 +32,7 @@ record Creation(UnitTrees trees, TreePath path) {
    *
    * @throws Refused where one cannot give more
    */
-  static List<Creation> of(OwnerClass owner) {
+  public static List<Creation> of(OwnerClass owner) {
     Program program = owner.program();
     List<Creation> found = new ArrayList<>();
     for (Unit unit : program.units()) {
@@ -75,7 +74,7 @@ record Creation(UnitTrees trees, TreePath path) {
   }
 
   /** The class in which it stands. */
-  TypeElement around() {
+  public TypeElement around() {
     return trees.classAround(path);
   }
 }

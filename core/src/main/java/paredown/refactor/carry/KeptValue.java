@@ -1,4 +1,4 @@
-package paredown.refactor.operation.parameterfield;
+package paredown.refactor.carry;
 
 import com.sun.source.tree.AssignmentTree;
 import com.sun.source.tree.BlockTree;
@@ -10,12 +10,17 @@ import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.type.TypeMirror;
+import javax.lang.model.util.ElementFilter;
+import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Symbols;
@@ -23,8 +28,6 @@ import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.carry.FieldPlace;
-import paredown.refactor.carry.Layout;
 import paredown.refactor.code.CalledName;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
@@ -34,8 +37,8 @@ import paredown.refactor.plan.FileNames;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Token;
 
-/** The field, and the constructors that take its value. */
-final class KeptValue {
+/** A new field, and the constructors that take its value: first of all, or last. */
+public final class KeptValue {
   private final String name;
   private final TypeMirror type;
   private final OwnerClass owner;
@@ -43,21 +46,23 @@ final class KeptValue {
   private final TypeNames names;
   private final EditList edits;
   private final Layout layout;
+  private final boolean first;
   private final Map<String, String> became;
+  private final List<List<Piece>> more = new ArrayList<>();
 
   /**
    * A field for a value.
    *
-   * @param became the keys of the constructors, and what they are then
+   * @param first whether the constructors take it in front of all else
    */
-  KeptValue(
+  public KeptValue(
       String name,
       TypeMirror type,
       OwnerClass owner,
-      Map<String, String> became,
+      boolean first,
       FileNames names,
       EditList edits) {
-    this.became = became;
+    this.first = first;
     this.name = name;
     this.type = type;
     this.owner = owner;
@@ -65,6 +70,32 @@ final class KeptValue {
     this.names = names.of(trees);
     this.edits = edits;
     this.layout = Layout.of(owner);
+    this.became = became(owner, type, first);
+  }
+
+  private static Map<String, String> became(OwnerClass owner, TypeMirror type, boolean first) {
+    Map<String, String> became = new LinkedHashMap<>();
+    String more = owner.program().types().erasure(type).toString();
+    for (ExecutableElement each :
+        ElementFilter.constructorsIn(owner.element().getEnclosedElements())) {
+      List<String> types = new ArrayList<>();
+      each.getParameters()
+          .forEach(one -> types.add(owner.program().types().erasure(one.asType()).toString()));
+      types.add(first ? 0 : types.size(), more);
+      became.put(
+          owner.program().symbols().key(each), Symbols.constructorKey(owner.binaryName(), types));
+    }
+    return became;
+  }
+
+  /** Adds a statement for the constructors that set the field, behind that. */
+  public void andThen(List<Piece> statement) {
+    more.add(List.copyOf(statement));
+  }
+
+  /** The keys of the constructors, and what they are then. */
+  public Map<String, String> became() {
+    return became;
   }
 
   /**
@@ -72,16 +103,20 @@ final class KeptValue {
    *
    * @throws Refused where a constructor knows the name otherwise
    */
-  void add() {
+  public void add() {
     FieldPlace place = FieldPlace.ofInstance(owner);
     Written.Text text = Written.text(place.before() + "private final ");
     names.write(text, type, owner.element());
     text.text(" " + name + ";");
+    List<Piece> pieces = new ArrayList<>();
     if (owner.constructors().isEmpty()) {
       constructor(text);
+      pieces.add(text.done());
+      pieces.addAll(behind());
+      text = Written.text(layout.lineEnd() + layout.member() + "}");
     }
-    edits.add(
-        trees.path(), Replacement.of(place.at(), place.at(), text.text(place.behind()).done()));
+    pieces.add(text.text(place.behind()).done());
+    edits.add(trees.path(), new Replacement(place.at(), place.at(), pieces, List.of()));
     owner.constructors().forEach(this::take);
   }
 
@@ -95,7 +130,17 @@ final class KeptValue {
     Use above = callOfConstructorAbove();
     text.text(" " + name + ") ").here(UseKind.IMPLICIT_SUPER, above.key(), above.place());
     text.text("{" + end + layout.body());
-    text.all(set()).text(end + layout.member() + "}");
+    text.all(set());
+  }
+
+  /** The other statements that stand behind the first. */
+  private List<Piece> behind() {
+    List<Piece> pieces = new ArrayList<>();
+    for (List<Piece> each : more) {
+      pieces.add(Written.plain(layout.lineEnd() + layout.body()));
+      pieces.addAll(each);
+    }
+    return pieces;
   }
 
   /** What the compiler calls for a class that has no constructor. */
@@ -124,24 +169,32 @@ final class KeptValue {
   private void take(OwnerClass.Method constructor) {
     requireFree(constructor);
     List<? extends Tree> parameters = constructor.tree().getParameters();
-    Written.Text head = Written.text(parameters.isEmpty() ? "" : ", ");
+    boolean behind = !first && !parameters.isEmpty();
+    Written.Text head = Written.text(behind ? ", " : "");
     names.write(head, type, owner.element());
     int at =
-        parameters.isEmpty()
-            ? trees.behindBracket(trees.names().of(constructor.tree()))
-            : trees.end(parameters.get(parameters.size() - 1));
-    edits.add(trees.path(), Replacement.of(at, at, head.text(" " + name).done()));
+        behind
+            ? trees.end(parameters.get(parameters.size() - 1))
+            : trees.behindBracket(trees.names().of(constructor.tree()));
+    head.text(" " + name).text(first && !parameters.isEmpty() ? ", " : "");
+    edits.add(trees.path(), Replacement.of(at, at, head.done()));
     List<? extends StatementTree> statements = constructor.tree().getBody().getStatements();
     if (constructor.callsAnother()) {
       MethodInvocationTree call =
           (MethodInvocationTree) ((ExpressionStatementTree) statements.get(0)).getExpression();
       edits.add(trees.path(), CalledName.meaning(trees, call, became(call)));
-      int behind = trees.end(call) - 1;
-      Written.Text given = Written.text(call.getArguments().isEmpty() ? "" : ", ");
-      edits.add(trees.path(), Replacement.of(behind, behind, given.local(name).done()));
+      give(call);
       return;
     }
     first(constructor.tree().getBody(), statements);
+  }
+
+  /** A constructor that calls another one gives it on. */
+  private void give(MethodInvocationTree call) {
+    boolean more = !call.getArguments().isEmpty();
+    int at = first ? trees.behindBracket(trees.end(call.getMethodSelect())) : trees.end(call) - 1;
+    Written.Text given = Written.text(!first && more ? ", " : "").local(name);
+    edits.add(trees.path(), Replacement.of(at, at, given.text(first && more ? ", " : "").done()));
   }
 
   private String became(MethodInvocationTree call) {
@@ -167,8 +220,10 @@ final class KeptValue {
     Written.Text text = Written.text(end + layout.body()).all(set());
     boolean closes = trees.source().slice(at, trees.end(body) - 1).isBlank();
     boolean sameLine = closes && !trees.source().slice(at, trees.end(body)).contains("\n");
-    text.text(sameLine ? end + layout.member() : "");
-    edits.add(trees.path(), Replacement.of(at, at, text.done()));
+    List<Piece> pieces = new ArrayList<>(List.of(text.done()));
+    pieces.addAll(behind());
+    pieces.add(Written.plain(sameLine ? end + layout.member() : ""));
+    edits.add(trees.path(), new Replacement(at, at, pieces, List.of()));
   }
 
   private static boolean isPlain(StatementTree statement) {

@@ -1,0 +1,298 @@
+package paredown.refactor.operation.movetype;
+
+import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.TypeMirror;
+import paredown.edit.Assumption;
+import paredown.edit.Carried;
+import paredown.edit.Change;
+import paredown.edit.Indent;
+import paredown.edit.Piece;
+import paredown.edit.Replacement;
+import paredown.edit.Written;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.program.Use;
+import paredown.program.UseKind;
+import paredown.refactor.Cannot;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.KeptValue;
+import paredown.refactor.code.MemberRange;
+import paredown.refactor.code.Modifiers;
+import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.code.Words;
+import paredown.refactor.nulls.NonNull;
+import paredown.refactor.plan.EditList;
+import paredown.refactor.plan.EditedFiles;
+import paredown.refactor.plan.FileNames;
+import paredown.refactor.plan.ReadableFiles;
+import paredown.refactor.startup.EarlyRun;
+import paredown.refactor.use.Creation;
+import paredown.refactor.use.FixedHead;
+import paredown.refactor.use.OwnerClass;
+import paredown.text.Token;
+
+/** Works out how the objects of an inner class take the object around them, or why they cannot. */
+final class DetachPlan {
+  private static final String WHY = "its objects have that one as a field now";
+
+  private final OwnerClass nested;
+  private final List<Use> needs;
+  private final TypeElement outer;
+  private final Program program;
+  private final UnitTrees trees;
+  private final EditList edits = new EditList();
+  private final String name;
+  private final Cannot cannot;
+
+  DetachPlan(OwnerClass nested, ObjectAround around) {
+    this.nested = nested;
+    this.needs = around.uses();
+    this.outer = (TypeElement) nested.element().getEnclosingElement();
+    this.program = nested.program();
+    this.trees = nested.trees();
+    this.name = freeName();
+    this.cannot = new Cannot("%s cannot stand alone".formatted(nested.writtenName()));
+  }
+
+  /** A name for the field that no word of the class is. */
+  private String freeName() {
+    Set<String> words = new HashSet<>();
+    for (Token token :
+        trees.source().tokens(trees.start(nested.tree()), trees.end(nested.tree()))) {
+      words.add(trees.source().slice(token.start(), token.end()));
+    }
+    String plain = Words.decapitalised(outer.getSimpleName().toString());
+    String free = words.contains(plain) ? "outer" : plain;
+    for (int i = 2; words.contains(free); i++) {
+      free = "outer" + i;
+    }
+    return free;
+  }
+
+  Change change() {
+    requireOneOuter();
+    requireConstructed();
+    needs.forEach(this::requireThis);
+    LateFields late = LateFields.of(nested, needs, this::inner);
+    FileNames names = new FileNames(program, edits);
+    KeptValue kept = new KeptValue(name, outer.asType(), nested, true, names, edits);
+    List<Creation> creations = Creation.of(nested);
+    needs.forEach(use -> named(use, late));
+    creations.forEach(this::give);
+    late.collect(kept, edits);
+    kept.add();
+    beStatic();
+    names.addImports();
+    return new Change(
+        "%s takes its %s.".formatted(nested.writtenName(), outer.getSimpleName()),
+        new EditedFiles(program).of(edits),
+        kept.became(),
+        Map.of(),
+        ReadableFiles.paths(program),
+        new Change.Report(List.of(), List.of(), List.of(), List.of())
+            .assuming(nested.assumptions().all()));
+  }
+
+  private void requireOneOuter() {
+    boolean generic = !outer.getTypeParameters().isEmpty();
+    boolean above =
+        program.types().asElement(nested.element().getSuperclass()) instanceof TypeElement type
+            && type.getNestingKind().isNested()
+            && !type.getModifiers().contains(Modifier.STATIC)
+            && type.getKind() == ElementKind.CLASS;
+    if (generic || above) {
+      throw inner(
+          generic
+              ? "it knows the type variables of %s".formatted(outer.getSimpleName())
+              : "its superclass has an object around it, too",
+          trees.place(nested.tree()));
+    }
+    if (nested.isA("java.io.Serializable")) {
+      throw inner("its objects are made without a constructor, too", trees.place(nested.tree()));
+    }
+  }
+
+  /** Its constructors must be able to take more, and run before anything asks for the field. */
+  private void requireConstructed() {
+    FixedHead heads = new FixedHead(program, trees.place(nested.tree()));
+    for (OwnerClass.Method each : nested.constructors()) {
+      heads
+          .of(each.element(), List.of())
+          .ifPresent(
+              met -> {
+                throw inner("of its constructor, " + met.why(), met.place());
+              });
+    }
+    if (!EarlyRun.isQuietAbove(nested)) {
+      throw inner(
+          "what the constructor above calls could ask for it before it is there",
+          trees.place(nested.tree()));
+    }
+  }
+
+  /** It may need the one object around it, and make none of other inner classes. */
+  private void requireThis(Use use) {
+    boolean made = use.kind() == UseKind.ENCLOSING;
+    boolean farther = !use.key().endsWith(program.symbols().binary(outer));
+    if (made || farther) {
+      throw inner(
+          made ? "it makes objects that belong to that, too" : "it needs one farther out as well",
+          trees.source().place(use.offset()));
+    }
+  }
+
+  private Refused inner(String why, String place) {
+    return cannot.because(
+        RefusalKind.INNER_OBJECT,
+        "each of its objects belongs to a %s, and %s".formatted(outer.getSimpleName(), why),
+        "Let it take what it needs of that in its constructor, and make it static first.",
+        place);
+  }
+
+  /** The object around, as code within the class names it then. */
+  private Written.Text around(int offset, boolean late) {
+    boolean constructing =
+        late
+            || nested.constructors().stream()
+                .anyMatch(
+                    each -> trees.start(each.tree()) <= offset && offset < trees.end(each.tree()));
+    return constructing
+        ? Written.text("").local(name)
+        : Written.text("")
+            .here(UseKind.RECEIVER, program.symbols().key(nested.element()))
+            .name(name, Symbols.fieldKey(nested.binaryName(), name));
+  }
+
+  private void named(Use use, LateFields late) {
+    boolean moves = late.holds(use.offset());
+    if (use.isReceiver()) {
+      Use member = program.uses().at(use.file(), use.offset(), UseKind.NAME).orElseThrow();
+      int end = trees.source().codeTokenFrom(use.offset()).end();
+      String word = trees.source().slice(use.offset(), end);
+      Written text =
+          around(use.offset(), moves).text(".").name(word, member.key(), member.place()).done();
+      edits.add(trees.path(), Rewriting.of(trees, use.offset(), end, WHY, text).proving(WHY));
+      return;
+    }
+    int start = selfAt(use.offset());
+    int end = use.offset() + "this".length();
+    edits.add(
+        trees.path(),
+        Rewriting.of(trees, start, end, WHY, around(start, moves).done()).proving(WHY));
+  }
+
+  /** Where {@code Outer.this} begins. */
+  private int selfAt(int offset) {
+    int[] start = {offset};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
+        if (tree.getIdentifier().contentEquals("this") && trees.nameOffset(tree) == offset) {
+          start[0] = trees.start(tree);
+        }
+        return super.visitMemberSelect(tree, null);
+      }
+    }.scan(nested.path(), null);
+    return start[0];
+  }
+
+  /** Who makes an object gives it the one that it belongs to. */
+  private void give(Creation creation) {
+    UnitTrees there = creation.trees();
+    NewClassTree tree = creation.tree();
+    ExpressionTree named = tree.getEnclosingExpression();
+    int start = there.start(tree);
+    int at = named == null ? start : there.end(named);
+    int end = there.source().text().indexOf("new", at) + "new".length();
+    Written.Text made = Written.text("");
+    for (Use use : program.uses().within(there.path(), at, at + 1)) {
+      if (use.kind() == UseKind.CREATION) {
+        made.hereStill(use.kind(), use.key(), use.place());
+      }
+    }
+    List<Piece> given = named == null ? List.of(givenAround(creation)) : carried(creation, named);
+    edits.add(
+        there.path(),
+        Rewriting.of(there, start, end, WHY, List.of(made.text("new").done()), given).proving(WHY));
+    int behind = there.behindBracket(there.end(tree.getIdentifier()));
+    String separator = tree.getArguments().isEmpty() ? "" : ", ";
+    edits.add(
+        there.path(),
+        new Replacement(behind, behind, List.of(given.get(0), Written.plain(separator)), List.of())
+            .proving(WHY));
+  }
+
+  private List<Piece> carried(Creation creation, ExpressionTree named) {
+    UnitTrees there = creation.trees();
+    TreePath path = new TreePath(creation.path(), named);
+    if (!NonNull.is(program, path)) {
+      nested
+          .assumptions()
+          .add(Assumption.Kind.NULL, "%s is never null here".formatted(named), there.place(named));
+    }
+    return List.of(
+        new Carried(
+            there.path(), there.start(named), there.end(named), List.of(), Indent.SAME, null));
+  }
+
+  /** The object in which code makes one that belongs to it. */
+  private Written givenAround(Creation creation) {
+    TypeMirror wanted = program.types().erasure(outer.asType());
+    TypeElement nearest = null;
+    for (TreePath at = creation.path(); at != null; at = at.getParentPath()) {
+      if (!(at.getLeaf() instanceof ClassTree)
+          || !(creation.trees().element(at) instanceof TypeElement type)) {
+        continue;
+      }
+      if (type.equals(nested.element())) {
+        return around(creation.trees().start(creation.tree()), false).done();
+      }
+      nearest = nearest == null ? type : nearest;
+      if (program.types().isSubtype(program.types().erasure(type.asType()), wanted)) {
+        return self(type, nearest, creation);
+      }
+    }
+    throw inner("nobody knows which where one is made", creation.place());
+  }
+
+  private Written self(TypeElement type, TypeElement nearest, Creation creation) {
+    String key = "this of " + program.symbols().binary(type);
+    if (type.equals(nearest)) {
+      return Written.text("").name("this", key).done();
+    }
+    if (type.getSimpleName().length() == 0) {
+      throw inner("a class without a name makes one", creation.place());
+    }
+    return Written.text("")
+        .name(type.getSimpleName().toString(), program.symbols().key(type))
+        .text(".")
+        .name("this", key)
+        .done();
+  }
+
+  private void beStatic() {
+    int start = trees.start(nested.tree());
+    MemberRange range = MemberRange.of(trees.source(), start, trees.end(nested.tree()));
+    int at = Modifiers.behindAnnotations(trees, nested.tree().getModifiers(), range.declaration());
+    Token seen = trees.source().codeTokenFrom(at);
+    boolean told =
+        Set.of("public", "protected", "private")
+            .contains(trees.source().slice(seen.start(), seen.end()));
+    int behind = told ? trees.source().codeTokenFrom(seen.end()).start() : at;
+    edits.add(trees.path(), Replacement.of(behind, behind, Written.plain("static ")));
+  }
+}
