@@ -2,6 +2,8 @@ package paredown.refactor.operation.movetype;
 
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ParameterizedTypeTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -59,7 +61,7 @@ final class CodeAlone {
     if (element instanceof TypeElement type) {
       boolean own =
           CodeElsewhere.isOf(type, nested.element()) || type.getNestingKind() == NestingKind.LOCAL;
-      if (!own) {
+      if (!own && !isMadeFor(path)) {
         edits.add(elsewhere.type(path));
       }
       return;
@@ -72,6 +74,15 @@ final class CodeAlone {
     if (member && !isKnown(path, element) && !CodeElsewhere.isLabel(element, path)) {
       edits.add(elsewhere.qualified(path));
     }
+  }
+
+  /** Whether a name is behind {@code object.new}, where no other word may stand. */
+  private static boolean isMadeFor(TreePath path) {
+    TreePath at = path.getParentPath();
+    if (at.getLeaf() instanceof ParameterizedTypeTree) {
+      at = at.getParentPath();
+    }
+    return at.getLeaf() instanceof NewClassTree made && made.getEnclosingExpression() != null;
   }
 
   /** Whether a class around a place, up to the type itself, has a static member or inherits it. */

@@ -144,14 +144,10 @@ final class DetachPlan {
     }
   }
 
-  /** It may need the one object around it, and make none of other inner classes. */
+  /** It may need the one object around it, and none farther out. */
   private void requireThis(Use use) {
-    boolean made = use.kind() == UseKind.ENCLOSING;
-    boolean farther = !use.key().endsWith(program.symbols().binary(outer));
-    if (made || farther) {
-      throw inner(
-          made ? "it makes objects that belong to that, too" : "it needs one farther out as well",
-          trees.source().place(use.offset()));
+    if (!use.key().endsWith(program.symbols().binary(outer))) {
+      throw inner("it needs one farther out as well", trees.source().place(use.offset()));
     }
   }
 
@@ -188,11 +184,36 @@ final class DetachPlan {
       edits.add(trees.path(), Rewriting.of(trees, use.offset(), end, WHY, text).proving(WHY));
       return;
     }
+    if (use.kind() == UseKind.ENCLOSING) {
+      maker(use, moves);
+      return;
+    }
     int start = selfAt(use.offset());
     int end = use.offset() + "this".length();
     edits.add(
         trees.path(),
         Rewriting.of(trees, start, end, WHY, around(start, moves).done()).proving(WHY));
+  }
+
+  /** An object of another inner class is made for the same object. */
+  private void maker(Use use, boolean moves) {
+    int end = use.offset() + "new".length();
+    if (!trees.source().slice(use.offset(), end).equals("new")) {
+      throw inner("a method reference makes one", trees.source().place(use.offset()));
+    }
+    Written.Text text = around(use.offset(), moves);
+    made(trees, use.offset(), text);
+    edits.add(
+        trees.path(),
+        Rewriting.of(trees, use.offset(), end, WHY, text.text(".new").done()).proving(WHY));
+  }
+
+  /** Notes what is made at a place, and was made there before. */
+  private void made(UnitTrees there, int at, Written.Text text) {
+    program
+        .uses()
+        .at(there.path(), at, UseKind.CREATION)
+        .ifPresent(made -> text.hereStill(made.kind(), made.key(), made.place()));
   }
 
   /** Where {@code Outer.this} begins. */
@@ -219,11 +240,7 @@ final class DetachPlan {
     int at = named == null ? start : there.end(named);
     int end = there.source().text().indexOf("new", at) + "new".length();
     Written.Text made = Written.text("");
-    for (Use use : program.uses().within(there.path(), at, at + 1)) {
-      if (use.kind() == UseKind.CREATION) {
-        made.hereStill(use.kind(), use.key(), use.place());
-      }
-    }
+    made(there, at, made);
     List<Piece> given = named == null ? List.of(givenAround(creation)) : carried(creation, named);
     edits.add(
         there.path(),
