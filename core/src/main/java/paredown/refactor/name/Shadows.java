@@ -23,31 +23,39 @@ public record Shadows(MemberUses.MemberUse use, String name) {
 
   /**
    * How the member is asked for, so that a variable of the name does not stand for it: {@code
-   * this}, or the class whose {@code this} is meant; empty text where nothing is in front.
+   * this}, or the class whose {@code this} is meant, or that it belongs to; empty text where
+   * nothing is in front.
    */
   public String qualifier() {
+    return asked(false);
+  }
+
+  /**
+   * How the member is asked for where a variable of its name stands in front of it that has another
+   * name yet; empty text where that cannot be said.
+   */
+  public String behindVariable() {
+    return asked(true);
+  }
+
+  private String asked(boolean always) {
     Element member = use.trees().element(use.path());
-    boolean ofObject = member != null && !member.getModifiers().contains(Modifier.STATIC);
-    String asked =
-        use.trees()
-            .program()
-            .uses()
-            .at(use.file(), use.offset(), UseKind.RECEIVER)
-            .map(Use::key)
-            .orElse("");
-    if (!ofObject || asked.isEmpty() || !member.getKind().isField()) {
+    if (member == null || !member.getKind().isField()) {
       return "";
     }
-    boolean shadowed = false;
+    boolean ofObject = !member.getModifiers().contains(Modifier.STATIC);
+    String asked = ofObject ? receiver() : keyOf(member.getEnclosingElement());
+    boolean shadowed = always;
     TreePath part = use.path();
     for (TreePath at = part.getParentPath(); at != null; at = at.getParentPath()) {
       if (at.getLeaf() instanceof ClassTree
           && use.trees().element(at) instanceof TypeElement type) {
-        shadowed |= declaresVariable(part);
-        if (use.trees().program().symbols().key(type).equals(asked)) {
+        shadowed |= !(part.getLeaf() instanceof ClassTree) && declaresVariable(part);
+        if (keyOf(type).equals(asked)) {
           boolean inner = part != use.path() && isWithinAnother(part);
           String simple = type.getSimpleName().toString();
-          return !shadowed ? "" : inner && !simple.isEmpty() ? simple : "this";
+          boolean named = !ofObject || inner && !simple.isEmpty();
+          return !shadowed ? "" : named ? simple : "this";
         }
       }
       if (at.getParentPath() != null && at.getParentPath().getLeaf() instanceof ClassTree) {
@@ -55,6 +63,21 @@ public record Shadows(MemberUses.MemberUse use, String name) {
       }
     }
     return "";
+  }
+
+  /** The key of the type whose object is asked without a word; empty text where there is none. */
+  private String receiver() {
+    return use.trees()
+        .program()
+        .uses()
+        .at(use.file(), use.offset(), UseKind.RECEIVER)
+        .map(Use::key)
+        .orElse("");
+  }
+
+  private String keyOf(Element type) {
+    String key = use.trees().program().symbols().key(type);
+    return key == null ? "" : key;
   }
 
   /**
@@ -72,9 +95,12 @@ public record Shadows(MemberUses.MemberUse use, String name) {
 
   /** Whether there is a class between the use and a member around it. */
   private boolean isWithinAnother(TreePath member) {
-    for (TreePath at = use.path(); at != null && at != member; at = at.getParentPath()) {
+    for (TreePath at = use.path(); at != null; at = at.getParentPath()) {
       if (at.getLeaf() instanceof ClassTree) {
         return true;
+      }
+      if (at == member) {
+        return false;
       }
     }
     return false;

@@ -19,12 +19,40 @@ public final class NamedVariable {
    * @throws UnusableRequest where there is none, or several
    */
   public static OwnerClass.Method method(OwnerClass owner, String selector) {
-    List<OwnerClass.Method> meant = owner.methods(List.of(selector));
+    return one(owner, selector, owner.methods(List.of(selector)));
+  }
+
+  /**
+   * The one method or constructor that a selector means; constructors have the name of the class.
+   *
+   * @throws UnusableRequest where there is none, or several
+   */
+  public static OwnerClass.Method body(OwnerClass owner, String selector) {
+    if (!selector.replaceAll("\\(.*", "").equals(owner.simpleName())) {
+      return method(owner, selector);
+    }
+    List<OwnerClass.Method> meant =
+        owner.constructors().stream()
+            .filter(
+                each ->
+                    !selector.contains("(")
+                        || OwnerClass.signature(each)
+                            .replace("<init>", owner.simpleName())
+                            .equals(selector.replace(" ", "")))
+            .toList();
+    return meant.isEmpty() ? method(owner, selector) : one(owner, selector, meant);
+  }
+
+  private static OwnerClass.Method one(
+      OwnerClass owner, String selector, List<OwnerClass.Method> meant) {
     if (meant.size() > 1) {
       throw new UnusableRequest(
           "%s has %d methods %s.".formatted(owner.writtenName(), meant.size(), selector),
           "Say which: "
-              + meant.stream().map(OwnerClass::signature).collect(Collectors.joining(", "))
+              + meant.stream()
+                  .map(OwnerClass::signature)
+                  .map(each -> each.replace("<init>", owner.simpleName()))
+                  .collect(Collectors.joining(", "))
               + ".");
     }
     return meant.get(0);

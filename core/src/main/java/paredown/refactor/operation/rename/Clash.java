@@ -1,6 +1,7 @@
 package paredown.refactor.operation.rename;
 
 import paredown.gate.Verdict;
+import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 
@@ -10,11 +11,7 @@ final class Clash {
 
   /** The refusal of a name of which the gates say that it means something else somewhere. */
   static Refused of(String name, Verdict verdict) {
-    String what = verdict.errors().isEmpty() ? verdict.breaks().get(0) : verdict.errors().get(0);
-    return Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "The name %s means something else in a place that the change touches.".formatted(name),
-        "Choose another with --name.",
-        what.split("[ ]", 2)[0].replaceAll(":$", ""));
+    return new Cannot("The name %s is in the way of another, or another of it".formatted(name))
+        .because(RefusalKind.NAME_TAKEN, verdict, "Choose another with --name.");
   }
 }

@@ -21,7 +21,7 @@ final class Meant {
   static TreePath of(OwnerClass owner, Rename arguments) {
     String word = arguments.old();
     if (arguments.isOfMethod()) {
-      OwnerClass.Method method = NamedVariable.method(owner, arguments.member());
+      OwnerClass.Method method = NamedVariable.body(owner, arguments.member());
       return typeVariable(method.path(), method.tree().getTypeParameters(), word)
           .orElseGet(() -> NamedVariable.of(owner, method, word));
     }

@@ -1,13 +1,14 @@
 package paredown.refactor.operation.rename;
 
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.TypeParameterTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,6 +19,7 @@ import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
+import paredown.program.Symbols;
 import paredown.program.Unit;
 import paredown.program.Use;
 import paredown.program.UseKind;
@@ -65,6 +67,7 @@ final class RenameEdits {
             program.uses().of(key).stream()
                 .filter(use -> use.isName())
                 .forEach(use -> say(owner.trees(), use.offset(), ""));
+            hidden(element);
           } else {
             members.put(element, key);
           }
@@ -119,17 +122,7 @@ final class RenameEdits {
           trees.source().place(offset));
     }
     Written.Text text = Written.text("");
-    List<Use> here = program.uses().within(trees.path(), offset, offset + 1);
-    Use name = null;
-    for (Use use : here) {
-      if (use.isName()) {
-        name = use;
-      } else if (use.isReceiver() && !qualifier.isEmpty()) {
-        Shadows.write(text, use, qualifier);
-      } else {
-        text.hereStill(use.kind(), use.key(), use.place());
-      }
-    }
+    Use name = beside(text, trees, offset, qualifier);
     if (name == null) {
       text.text(arguments.name());
     } else if (isLocal(name.key())) {
@@ -138,6 +131,68 @@ final class RenameEdits {
       text.name(arguments.name(), arguments.newKey(name.key()), name.place());
     }
     edits.add(trees.path(), Replacement.of(offset, offset + old.length(), text.done()));
+  }
+
+  /** Writes what is meant at a place besides a name, and what it is asked of; gives the name. */
+  private Use beside(Written.Text text, UnitTrees trees, int offset, String qualifier) {
+    Use name = null;
+    boolean asked = qualifier.isEmpty();
+    for (Use use : program.uses().within(trees.path(), offset, offset + 1)) {
+      if (use.isName()) {
+        name = use;
+      } else if (use.isReceiver() && !asked) {
+        Shadows.write(text, use, qualifier);
+        asked = true;
+      } else {
+        text.hereStill(use.kind(), use.key(), use.place());
+      }
+    }
+    if (!asked && name != null) {
+      String member = name.key();
+      String home = member.substring("field ".length(), member.indexOf('#'));
+      text.name(qualifier, Symbols.typeKey(home)).text(".");
+    }
+    return name;
+  }
+
+  /** The fields that a variable stands in front of, when it has their name, are asked for. */
+  private void hidden(Element variable) {
+    TreePath declared = program.declaration(variable);
+    if (declared == null || !(declared.getLeaf() instanceof VariableTree)) {
+      return;
+    }
+    UnitTrees trees = new UnitTrees(program, program.unit(declared).orElseThrow());
+    String name = arguments.name();
+    int from = trees.start(declared.getLeaf());
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        Element meant = trees.element(getCurrentPath());
+        boolean field =
+            tree.getName().contentEquals(name) && meant != null && meant.getKind().isField();
+        if (field && trees.start(tree) > from) {
+          ask(trees, getCurrentPath(), meant);
+        }
+        return null;
+      }
+    }.scan(declared.getParentPath(), null);
+  }
+
+  private void ask(UnitTrees trees, TreePath path, Element field) {
+    int at = trees.start(path.getLeaf());
+    String key = program.symbols().key(field);
+    MemberUses.MemberUse use =
+        new MemberUses.MemberUse(trees, path, at, key, true, MemberUses.Access.READ);
+    String qualifier = new Shadows(use, arguments.name()).behindVariable();
+    if (qualifier.isEmpty()) {
+      return;
+    }
+    Written.Text text = Written.text("");
+    Use name = beside(text, trees, at, qualifier);
+    if (name != null) {
+      text.name(arguments.name(), key, name.place());
+      edits.add(trees.path(), Replacement.of(at, at + arguments.name().length(), text.done()));
+    }
   }
 
   /** A Javadoc link says the member's name behind a sign. */
