@@ -16,13 +16,13 @@ import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
 import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.Sources;
 import paredown.program.Symbols;
-import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
@@ -30,10 +30,13 @@ import paredown.text.SourceText;
 
 /**
  * The longest expression in some lines that asks one object of a type several things, and needs
- * nothing else that is known there only: that object could work it out.
+ * hardly anything else that is known there only: that object could work it out.
  */
 final class AskedExpression extends TreePathScanner<Void, Void> {
   private static final int QUESTIONS = 2;
+
+  /** How many other values the object could be given to work it out. */
+  private static final int OTHERS = 1;
 
   private final UnitTrees trees;
   private final Place lines;
@@ -132,26 +135,35 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
         && trees.source().line(end - 1) <= lines.lastLine();
   }
 
-  /** What asks one object of a type several things. */
+  /** What asks one object of a type several things, and needs little else. */
   private record AskedOf(UnitTrees trees, String type) {
     private boolean asksOne(TreePath path) {
-      Set<Element> asked = new HashSet<>();
-      List<Element> locals = new ArrayList<>();
+      List<Element> named = new ArrayList<>();
+      boolean[] bound = {false};
       new TreePathScanner<Void, Void>() {
         @Override
         public Void visitIdentifier(IdentifierTree tree, Void unused) {
           Element element = trees.element(getCurrentPath());
-          if (element != null && Symbols.isLocal(element)) {
-            asked.add(element);
-            locals.add(element);
+          boolean local = element != null && Symbols.isLocal(element);
+          boolean word = tree.getName().contentEquals("this");
+          boolean own =
+              element != null
+                  && (element.getKind().isField() || element.getKind() == ElementKind.METHOD)
+                  && !element.getModifiers().contains(Modifier.STATIC);
+          bound[0] |= word || own && element.getKind() == ElementKind.METHOD;
+          if (local || own && !word) {
+            named.add(element);
           }
           return null;
         }
       }.scan(path, null);
-      return asked.size() == 1
-          && locals.size() >= QUESTIONS
-          && isOfType(locals.get(0))
-          && CodeElsewhere.instance(trees, path).isEmpty();
+      List<Element> asked = named.stream().filter(this::isOfType).toList();
+      long others = named.stream().filter(each -> !asked.contains(each)).distinct().count();
+      return !bound[0]
+          && asked.size() >= QUESTIONS
+          && asked.stream().distinct().count() == 1
+          && Symbols.isLocal(asked.get(0))
+          && others <= OTHERS;
     }
 
     private boolean isOfType(Element variable) {

@@ -55,10 +55,27 @@ record CodeCandidates(
                     finding.evidence().figure("data").orElseThrow().value(),
                     own)),
             price);
-    return ways(signature, target).stream()
+    List<Candidate> found = new ArrayList<>();
+    ways(signature, target).stream()
         .map(wishes -> new MoveMethod(type.name(), signature, target, wishes))
         .map(move -> new Candidate(finding.id(), new Cure.Move(move, effect)))
-        .toList();
+        .forEach(found::add);
+    found.add(askedPart(signature, target));
+    return found;
+  }
+
+  /** A method that stays may have an expression that the other class could work out. */
+  private Candidate askedPart(String signature, String target) {
+    String place =
+        "%s:%d-%d"
+            .formatted(
+                finding.range().file(),
+                finding.range().start().line(),
+                finding.range().end().line());
+    String name = signature.replaceAll("\\(.*", "") + "Part";
+    ExtractMethod extract = new ExtractMethod(place, name).with(Duplicates.ANY).to(target);
+    Effect effect = new Effect(List.of(), List.of("1 method more"));
+    return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
   /** Where a method takes several of the class, each of them could be asked. */

@@ -18,6 +18,7 @@ import paredown.refactor.Refused;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.plan.Judged;
+import paredown.smell.Finding;
 import paredown.text.Counted;
 
 /** Planning makes remedies of candidates, on the program as it is. */
@@ -137,11 +138,18 @@ public final class Planning {
         String target = part.refactoring().target().get();
         String place =
             AskedExpression.in(part.refactoring().place(), target, sources)
-                .orElseThrow(() -> refused);
+                .orElseThrow(() -> refused instanceof Refused ? refused : nothingAsked(target));
         return Judged.of(part.refactoring().at(place), sources, index);
       }
       throw refused;
     }
+  }
+
+  private static UnusableRequest nothingAsked(String target) {
+    return new UnusableRequest(
+        "No expression there asks one %s for several things and needs little else."
+            .formatted(Finding.shortName(target)),
+        "");
   }
 
   /** Plans an extraction. A method that cannot come along stays, and so do those that call it. */

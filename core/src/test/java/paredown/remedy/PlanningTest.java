@@ -27,7 +27,10 @@ class PlanningTest {
 
   /** What comes of the first candidate of a kind for the first finding of a form. */
   private Remedy remedy(String source, Form form, Predicate<Cure> wanted) {
-    Sources sources = new Fixture(folder).with("src/Desk.java", source).sources();
+    return remedy(new Fixture(folder).with("src/Desk.java", source).sources(), form, wanted);
+  }
+
+  private static Remedy remedy(Sources sources, Form form, Predicate<Cure> wanted) {
     Facts facts = FactsReader.read(sources, sources.paths(SourceFile.Kind.MAIN)).facts();
     Grounds grounds = Grounds.of(facts, History.NONE, Limits.defaults());
     Finding finding =
@@ -72,5 +75,51 @@ class PlanningTest {
     assertEquals(List.of(RefusalKind.SERIALIZED), remedy.conditions());
     assertTrue(remedy.change().files().size() > 2, remedy.change().summary());
     assertEquals(Set.of(RefusalKind.SERIALIZED), remedy.refactoring().accepted());
+  }
+
+  @Test
+  void takesTheExpressionOutThatTheOtherClassCouldWorkOut() {
+    Fixture ferry =
+        new Fixture(folder)
+            .with(
+                "src/Desk.java",
+                """
+            import java.util.List;
+            public class Desk {
+              private final List<Berth> berths = List.of();
+              private int tide;
+              private int fare;
+              void up() { tide++; fare += tide; }
+              int crowded(int by) {
+                int found = by;
+                for (Berth each : berths) {
+                  if (each.depth() + tide < each.keel() || each.length() > 90 && each.width() > 9) {
+                    found += each.over();
+                  }
+                }
+                return found > 3 ? found - 3 : found;
+              }
+            }
+                """)
+            .with(
+                "src/Berth.java",
+                """
+            public class Berth {
+              private int depth;
+              private int keel;
+              private int length;
+              private int width;
+              private int over;
+              void dig() { depth++; over = depth - keel; }
+              int depth() { return depth; }
+              int keel() { return keel; }
+              int length() { return length; }
+              int width() { return width; }
+              int over() { return over; }
+            }
+                """);
+    Remedy remedy = remedy(ferry.sources(), Form.METHOD, cure -> cure instanceof Cure.Part);
+    String text = remedy.change().files().get(1).after().text();
+    assertTrue(text.contains("if (each.crowdedPart(tide)) {"), text);
   }
 }
