@@ -32,7 +32,12 @@ public record Dropped(String says, String reason) {
         each ->
             byReason.computeIfAbsent(each.reason(), reason -> new ArrayList<>()).add(each.says()));
     return byReason.entrySet().stream()
-        .map(entry -> String.join(", ", entry.getValue()) + ": " + entry.getKey())
+        .map(entry -> joined(entry.getValue()) + ": " + entry.getKey())
         .toList();
+  }
+
+  /** Names that are lists themselves are parted otherwise. */
+  private static String joined(List<String> says) {
+    return String.join(says.stream().anyMatch(each -> each.contains(", ")) ? "; " : ", ", says);
   }
 }
