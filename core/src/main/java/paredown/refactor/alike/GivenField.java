@@ -168,7 +168,7 @@ public record GivenField(
       default ->
           type.getKind().isPrimitive() || simple.matches("Integer|Long|Double")
               ? "number"
-              : Words.decapitalised(simple);
+              : Words.variable(simple);
     };
   }
 

@@ -29,6 +29,12 @@ public final class Words {
     return name.substring(0, small).toLowerCase(Locale.ROOT) + name.substring(small);
   }
 
+  /** A name for a variable of a type, which no keyword is: {@code berth}, {@code itsDefault}. */
+  public static String variable(String type) {
+    String plain = decapitalised(type);
+    return Lexer.isKeyword(plain) ? "its" + type : plain;
+  }
+
   /**
    * Requires that a method may have a name.
    *

@@ -98,7 +98,7 @@ final class ResultClass {
 
   /** A name for the object that the method does not know yet from which it is called. */
   String variable(Extraction at) {
-    String plain = Words.decapitalised(name);
+    String plain = Words.variable(name);
     SourceText source = at.trees().source();
     int start = at.trees().start(at.method().getLeaf());
     int end = at.trees().end(at.method().getLeaf());

@@ -59,7 +59,7 @@ final class Given {
     this.assumptions = assumptions;
     if (call.receiver() != null) {
       List<TreePath> uses = names.selves().stream().map(BodyNames.Self::path).toList();
-      object = value(Words.decapitalised(owner.simpleName()), type(), call.receiver(), uses);
+      object = value(Words.variable(owner.simpleName()), type(), call.receiver(), uses);
     }
     List<? extends VariableElement> parameters = method.element().getParameters();
     requireArguments(parameters);

@@ -75,7 +75,7 @@ final class DetachPlan {
         trees.source().tokens(trees.start(nested.tree()), trees.end(nested.tree()))) {
       words.add(trees.source().slice(token.start(), token.end()));
     }
-    String plain = Words.decapitalised(outer.getSimpleName().toString());
+    String plain = Words.variable(outer.getSimpleName().toString());
     String free = words.contains(plain) ? "outer" : plain;
     for (int i = 2; words.contains(free); i++) {
       free = "outer" + i;
