@@ -52,10 +52,18 @@ public final class Candidates {
     };
   }
 
+  /** The fields leave together, or all others do, so that the class is about these alone. */
+  private List<Candidate> fields() {
+    List<Candidate> all =
+        new ArrayList<>(SummedUp.first(finding, type, classes.of(finding.members(), "")));
+    all.addAll(classes.ofOthers(finding.members()));
+    return all;
+  }
+
   private List<Candidate> found() {
     return switch (finding.form()) {
       case WHOLE -> classes.ofWhole();
-      case FIELDS -> SummedUp.first(finding, type, classes.of(finding.members(), ""));
+      case FIELDS -> fields();
       case TWINS -> twins();
       case PARAMETERS -> List.of(parameterObject());
       case METHOD -> code.moveMethod();

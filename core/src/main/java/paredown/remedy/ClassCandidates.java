@@ -179,6 +179,19 @@ final class ClassCandidates {
     return candidate(new Cure.Extract(alone(fields, proposed)));
   }
 
+  /** All other fields, where they are no more, and have methods of their own. */
+  List<Candidate> ofOthers(List<String> fields) {
+    List<String> others =
+        type.instanceFields().stream()
+            .map(FieldFact::name)
+            .filter(each -> !fields.contains(each))
+            .toList();
+    boolean few = others.size() > 1 && others.size() <= fields.size();
+    return few && !MovableMethods.of(type, new HashSet<>(others)).isEmpty()
+        ? List.of(of(others, ""))
+        : List.of();
+  }
+
   private ExtractClass alone(List<String> fields, String proposed) {
     List<String> methods =
         MovableMethods.of(type, new HashSet<>(fields)).stream().map(MethodFact::signature).toList();
