@@ -3,13 +3,10 @@ package paredown.refactor.operation.movetype;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import paredown.edit.Change;
-import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.StepOf;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 
@@ -21,18 +18,12 @@ record Detach(MoveType whole) implements StepOf {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
-    DeclaredType header = index.type(whole.type());
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> files = new TreeSet<>(index.filesWith(Set.of(header.simpleName())));
-    files.add(header.file());
+    String name = index.type(whole.type()).simpleName();
     return new Rounds(sources, index)
-        .plan(
-            files,
-            program -> {
-              ReadableFiles.require(program, Set.of(header.file()));
-              OwnerClass nested = OwnerClass.of(program, header);
-              return new Rounds.Outcome(files, () -> change(nested));
-            });
+        .ofClass(
+            whole.type(),
+            Set.of(name),
+            nested -> new Rounds.Outcome(Set.of(), () -> change(nested)));
   }
 
   private static Change change(OwnerClass nested) {

@@ -1,12 +1,9 @@
 package paredown.refactor.operation.movetype;
 
 import java.util.Set;
-import java.util.TreeSet;
-import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.StepOf;
-import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
 import paredown.refactor.use.OwnerClass;
 
@@ -15,20 +12,16 @@ record Unnest(MoveType whole) implements StepOf {
 
   @Override
   public Planned plan(Sources sources, SourceIndex index) {
-    DeclaredType header = index.type(whole.type());
-    ReadableFiles.requireEditable(sources, header);
-    Set<String> files = new TreeSet<>(index.filesWith(Set.of(header.simpleName())));
-    files.add(header.file());
+    String name = index.type(whole.type()).simpleName();
     return new Rounds(sources, index)
-        .plan(
-            files,
-            program -> {
-              ReadableFiles.require(program, Set.of(header.file()));
-              OwnerClass nested = OwnerClass.of(program, header);
-              if (whole.inStrings()) {
-                files.addAll(MoveType.spelt(nested, nested.packageName()).files());
-              }
-              return new Rounds.Outcome(files, new UnnestPlan(whole, nested, index)::change);
-            });
+        .ofClass(whole.type(), Set.of(name), nested -> outcome(nested, index));
+  }
+
+  private Rounds.Outcome outcome(OwnerClass nested, SourceIndex index) {
+    Set<String> spelt =
+        whole.inStrings()
+            ? Set.copyOf(MoveType.spelt(nested, nested.packageName()).files())
+            : Set.of();
+    return new Rounds.Outcome(spelt, new UnnestPlan(whole, nested, index)::change);
   }
 }
