@@ -40,7 +40,7 @@ public record FieldPlace(int at, String before, String behind) {
     OwnerClass.Field last = last(owner, like);
     if (last == null) {
       FirstMember first = FirstMember.of(owner, layout);
-      return new FieldPlace(first.at(), first.before(), first.onLine() ? end + end : end);
+      return new FieldPlace(first.at(), first.before(), first.behind());
     }
     int behind = last.range().end();
     boolean line =

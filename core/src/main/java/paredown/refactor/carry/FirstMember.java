@@ -7,10 +7,10 @@ import paredown.text.SourceText;
  * Where a new first member of a class is written.
  *
  * @param at the place, behind the opening brace
- * @param onLine whether the line behind the brace is free for it
  * @param before the white space that it begins with
+ * @param behind the line ends behind it, with a blank line before what follows
  */
-public record FirstMember(int at, boolean onLine, String before) {
+public record FirstMember(int at, String before, String behind) {
 
   public static FirstMember of(OwnerClass owner) {
     return of(owner, Layout.of(owner));
@@ -21,9 +21,11 @@ public record FirstMember(int at, boolean onLine, String before) {
     SourceText source = owner.source();
     int behind = owner.opening() + 1;
     boolean free = source.endsLine(behind);
+    int at = free ? source.nextLine(behind) : behind;
+    boolean parted = free && at < source.length() && source.lineText(source.line(at)).isBlank();
     return new FirstMember(
-        free ? source.nextLine(behind) : behind,
-        free,
-        (free ? "" : layout.lineEnd()) + layout.member());
+        at,
+        (free ? "" : layout.lineEnd()) + layout.member(),
+        layout.lineEnd().repeat(free && !parted ? 2 : 1));
   }
 }

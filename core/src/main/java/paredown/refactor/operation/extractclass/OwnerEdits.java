@@ -129,7 +129,7 @@ final class OwnerEdits {
     FirstMember first = FirstMember.of(owner);
     Written.Text text = Written.text(first.before());
     holder.type(text.text(holder.modifiers())).text(" " + holder.name() + " = ");
-    String behind = "();" + layout.lineEnd().repeat(first.onLine() ? 2 : 1);
+    String behind = "();" + first.behind();
     return Replacement.of(first.at(), first.at(), members.creation(text, true).text(behind).done());
   }
 

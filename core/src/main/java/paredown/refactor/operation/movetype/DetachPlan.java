@@ -4,6 +4,7 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.ParameterizedTypeTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.HashSet;
@@ -28,6 +29,7 @@ import paredown.program.UseKind;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.KeptValue;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Modifiers;
@@ -92,7 +94,7 @@ final class DetachPlan {
     KeptValue kept = new KeptValue(name, outer.asType(), nested, true, names, edits);
     List<Creation> creations = Creation.of(nested);
     needs.forEach(use -> named(use, late));
-    creations.forEach(this::give);
+    creations.forEach(each -> give(each, names));
     late.collect(kept, edits);
     kept.add();
     beStatic();
@@ -232,7 +234,7 @@ final class DetachPlan {
   }
 
   /** Who makes an object gives it the one that it belongs to. */
-  private void give(Creation creation) {
+  private void give(Creation creation, FileNames names) {
     UnitTrees there = creation.trees();
     NewClassTree tree = creation.tree();
     ExpressionTree named = tree.getEnclosingExpression();
@@ -245,6 +247,15 @@ final class DetachPlan {
     edits.add(
         there.path(),
         Rewriting.of(there, start, end, WHY, List.of(made.text("new").done()), given).proving(WHY));
+    if (named != null) {
+      // Behind an object and its dot the name was that of a member; it is a type's like any other.
+      TreePath type = new TreePath(creation.path(), tree.getIdentifier());
+      if (type.getLeaf() instanceof ParameterizedTypeTree generic) {
+        type = new TreePath(type, generic.getType());
+      }
+      CodeElsewhere code = new CodeElsewhere(there, names.of(there), creation.around(), true);
+      edits.add(there.path(), code.type(type));
+    }
     int behind = there.behindBracket(there.end(tree.getIdentifier()));
     String separator = tree.getArguments().isEmpty() ? "" : ", ";
     edits.add(
