@@ -179,7 +179,7 @@ final class ClassCandidates {
     return candidate(new Cure.Extract(alone(fields, proposed)));
   }
 
-  /** All other fields, where they are no more, and have methods of their own. */
+  /** All other fields, where they are no more, and a method of their own uses them together. */
   List<Candidate> ofOthers(List<String> fields) {
     List<String> others =
         type.instanceFields().stream()
@@ -187,9 +187,12 @@ final class ClassCandidates {
             .filter(each -> !fields.contains(each))
             .toList();
     boolean few = others.size() > 1 && others.size() <= fields.size();
-    return few && !MovableMethods.of(type, new HashSet<>(others)).isEmpty()
-        ? List.of(of(others, ""))
-        : List.of();
+    boolean together =
+        few
+            && MovableMethods.of(type, new HashSet<>(others)).stream()
+                .map(each -> new HashSet<>(each.fieldsOf(type.name())))
+                .anyMatch(used -> others.stream().filter(used::contains).count() > 1);
+    return together ? List.of(of(others, "")) : List.of();
   }
 
   private ExtractClass alone(List<String> fields, String proposed) {
