@@ -11,6 +11,8 @@ import paredown.text.TokenKind;
 
 /** Edits of the modifiers with which a declaration begins. */
 public final class Modifiers {
+  private static final List<String> SEEN = List.of("private", "protected", "public");
+
   private Modifiers() {}
 
   public static boolean has(SourceText source, MemberRange range, String modifier) {
@@ -47,7 +49,7 @@ public final class Modifiers {
   public static Optional<Replacement> access(
       UnitTrees trees, ModifiersTree modifiers, MemberRange range, String word) {
     SourceText source = trees.source();
-    for (String present : List.of("private", "protected", "public")) {
+    for (String present : SEEN) {
       if (has(source, range, present)) {
         return present.equals(word.strip())
             ? Optional.empty()
@@ -60,6 +62,16 @@ public final class Modifiers {
     return word.isEmpty()
         ? Optional.empty()
         : Optional.of(Replacement.of(start, start, Written.plain(word)));
+  }
+
+  /** Makes a type or member static: the word stands behind the one for who sees it. */
+  public static Replacement beStatic(UnitTrees trees, ModifiersTree modifiers, MemberRange range) {
+    SourceText source = trees.source();
+    int start = behindAnnotations(trees, modifiers, range.declaration());
+    Token first = source.codeTokenFrom(start);
+    boolean seen = SEEN.contains(source.slice(first.start(), first.end()));
+    int at = seen ? source.codeTokenFrom(first.end()).start() : start;
+    return Replacement.of(at, at, Written.plain("static "));
   }
 
   /** Where the first modifier behind the annotations begins, or the type where there is none. */

@@ -5,10 +5,8 @@ import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.Collections;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Assumption;
@@ -18,7 +16,6 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Writes;
 import paredown.refactor.effect.Assumptions;
 import paredown.refactor.effect.CalmCalls;
-import paredown.refactor.effect.Deed;
 import paredown.refactor.nulls.NullDoubt;
 import paredown.refactor.startup.Starts;
 import paredown.refactor.startup.StaticStart;
@@ -28,9 +25,6 @@ import paredown.refactor.startup.StaticStart;
  * variable is used, or earlier, where a variable is given its value.
  */
 public final class Shift {
-  private static final Set<Deed> SEEN =
-      EnumSet.of(Deed.SETS, Deed.CHANGES, Deed.OUTSIDE, Deed.UNKNOWN);
-
   private final Program program;
   private final CalmCalls calm;
   private final TreePath expression;
@@ -199,7 +193,8 @@ public final class Shift {
     boolean shown =
         skipped
             || between.later()
-            || between.code().stream().anyMatch(code -> calm.effects().of(code).hasAny(SEEN));
+            || between.code().stream()
+                .anyMatch(code -> calm.effects().of(code).hasAny(Working.SEEN));
     Optional<Obstacle> starting =
         shown ? new Starting(working, assumptions).shown() : Optional.empty();
     if (starting.isPresent()) {
@@ -250,7 +245,7 @@ public final class Shift {
     }
     TreePath seen =
         between.code().stream()
-            .filter(code -> calm.effects().of(code).hasAny(SEEN))
+            .filter(code -> calm.effects().of(code).hasAny(Working.SEEN))
             .findFirst()
             .orElse(skipped || between.guarded() ? expression : null);
     if (failure.otherwise() && seen != null) {

@@ -1,16 +1,13 @@
 package paredown.refactor.flow;
 
 import com.sun.source.util.TreePath;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Assumption;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.effect.Assumptions;
-import paredown.refactor.effect.Deed;
 import paredown.refactor.flow.Shift.Obstacle;
 import paredown.refactor.startup.Starts;
 import paredown.refactor.startup.StaticStart;
@@ -21,9 +18,6 @@ import paredown.refactor.startup.StaticStart;
  * @param assumptions takes what has to be assumed
  */
 record Starting(Working working, Assumptions assumptions) {
-  private static final Set<Deed> SEEN =
-      EnumSet.of(Deed.SETS, Deed.CHANGES, Deed.OUTSIDE, Deed.UNKNOWN);
-
   /**
    * Why it matters when the classes that it starts are started; that it does not is assumed where
    * they are not loud.
@@ -49,7 +43,7 @@ record Starting(Working working, Assumptions assumptions) {
   /** Why it matters that code between starts a class that shows it. */
   Optional<Obstacle> between(Between between) {
     boolean shows =
-        working.deeds().hasAny(SEEN)
+        working.deeds().hasAny(Working.SEEN)
             || Starts.in(working.program(), working.expression())
                 .containsValue(StaticStart.Sound.LOUD);
     for (TreePath code : shows ? between.code() : List.<TreePath>of()) {

@@ -25,6 +25,9 @@ record Working(
     TypeMirror held,
     Deeds deeds,
     Looks looks) {
+  /** What others can notice while it is worked out. */
+  static final Set<Deed> SEEN = EnumSet.of(Deed.SETS, Deed.CHANGES, Deed.OUTSIDE, Deed.UNKNOWN);
+
   private static final Set<Deed> ACTING =
       EnumSet.of(Deed.SETS, Deed.SETS_LOCAL, Deed.CHANGES, Deed.OUTSIDE, Deed.UNKNOWN);
 

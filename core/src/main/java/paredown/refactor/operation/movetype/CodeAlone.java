@@ -4,6 +4,7 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParameterizedTypeTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
@@ -79,10 +80,14 @@ final class CodeAlone {
   /** Whether a name is behind {@code object.new}, where no other word may stand. */
   private static boolean isMadeFor(TreePath path) {
     TreePath at = path.getParentPath();
-    if (at.getLeaf() instanceof ParameterizedTypeTree) {
+    Tree named = path.getLeaf();
+    if (at.getLeaf() instanceof ParameterizedTypeTree generic && generic.getType() == named) {
+      named = generic;
       at = at.getParentPath();
     }
-    return at.getLeaf() instanceof NewClassTree made && made.getEnclosingExpression() != null;
+    return at.getLeaf() instanceof NewClassTree made
+        && made.getEnclosingExpression() != null
+        && made.getIdentifier() == named;
   }
 
   /** Whether a class around a place, up to the type itself, has a static member or inherits it. */

@@ -7,10 +7,10 @@ import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParameterizedTypeTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
-import java.util.HashSet;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -45,7 +45,6 @@ import paredown.refactor.startup.EarlyRun;
 import paredown.refactor.use.Creation;
 import paredown.refactor.use.FixedHead;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.Token;
 
 /** Works out how the objects of an inner class take the object around them, or why they cannot. */
 final class DetachPlan {
@@ -72,17 +71,17 @@ final class DetachPlan {
 
   /** A name for the field that no word of the class is. */
   private String freeName() {
-    Set<String> words = new HashSet<>();
-    for (Token token :
-        trees.source().tokens(trees.start(nested.tree()), trees.end(nested.tree()))) {
-      words.add(trees.source().slice(token.start(), token.end()));
-    }
     String plain = Words.variable(outer.getSimpleName().toString());
-    String free = words.contains(plain) ? "outer" : plain;
-    for (int i = 2; words.contains(free); i++) {
+    String free = isKnown(plain) ? "outer" : plain;
+    for (int i = 2; isKnown(free); i++) {
       free = "outer" + i;
     }
     return free;
+  }
+
+  private boolean isKnown(String word) {
+    int end = trees.end(nested.tree());
+    return trees.source().findName(word, trees.start(nested.tree()), end) >= 0;
   }
 
   Change change() {
@@ -92,7 +91,9 @@ final class DetachPlan {
     LateFields late = LateFields.of(nested, needs, this::inner);
     FileNames names = new FileNames(program, edits);
     KeptValue kept = new KeptValue(name, outer.asType(), nested, true, names, edits);
-    List<Creation> creations = Creation.of(nested);
+    List<Creation> creations = new ArrayList<>(Creation.of(nested));
+    // One that is asked for the object of another is given away with what that gives.
+    Collections.reverse(creations);
     needs.forEach(use -> named(use, late));
     creations.forEach(each -> give(each, names));
     late.collect(kept, edits);
@@ -272,9 +273,10 @@ final class DetachPlan {
           .assumptions()
           .add(Assumption.Kind.NULL, "%s is never null here".formatted(named), there.place(named));
     }
-    return List.of(
-        new Carried(
-            there.path(), there.start(named), there.end(named), List.of(), Indent.SAME, null));
+    int start = there.start(named);
+    int end = there.end(named);
+    List<Replacement> inside = new ArrayList<>(edits.take(there.path(), start, end));
+    return List.of(new Carried(there.path(), start, end, inside, Indent.SAME, null));
   }
 
   /** The object in which code makes one that belongs to it. */
@@ -315,12 +317,6 @@ final class DetachPlan {
   private void beStatic() {
     int start = trees.start(nested.tree());
     MemberRange range = MemberRange.of(trees.source(), start, trees.end(nested.tree()));
-    int at = Modifiers.behindAnnotations(trees, nested.tree().getModifiers(), range.declaration());
-    Token seen = trees.source().codeTokenFrom(at);
-    boolean told =
-        Set.of("public", "protected", "private")
-            .contains(trees.source().slice(seen.start(), seen.end()));
-    int behind = told ? trees.source().codeTokenFrom(seen.end()).start() : at;
-    edits.add(trees.path(), Replacement.of(behind, behind, Written.plain("static ")));
+    edits.add(trees.path(), Modifiers.beStatic(trees, nested.tree().getModifiers(), range));
   }
 }

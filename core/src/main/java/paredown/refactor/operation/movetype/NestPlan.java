@@ -178,12 +178,7 @@ final class NestPlan {
     boolean needsStatic =
         element.getKind() == ElementKind.CLASS && !around.element().getKind().isInterface();
     if (needsStatic) {
-      int at =
-          Modifiers.behindAnnotations(trees(), alone.tree().getModifiers(), range.declaration());
-      SourceText source = trees().source();
-      boolean open = source.text().startsWith("public", at);
-      int behind = open ? source.codeTokenFrom(at + 1).start() : at;
-      inside.add(Replacement.of(behind, behind, Written.plain("static ")));
+      inside.add(Modifiers.beStatic(trees(), alone.tree().getModifiers(), range));
     }
     List<Replacement> more = new ArrayList<>(edits.take(trees().path(), signs[0], signs[1]));
     var names = files.of(around.trees());
