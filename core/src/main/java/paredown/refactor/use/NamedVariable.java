@@ -28,19 +28,22 @@ public final class NamedVariable {
    * @throws UnusableRequest where there is none, or several
    */
   public static OwnerClass.Method body(OwnerClass owner, String selector) {
-    if (!selector.replaceAll("\\(.*", "").equals(owner.simpleName())) {
-      return method(owner, selector);
-    }
-    List<OwnerClass.Method> meant =
-        owner.constructors().stream()
-            .filter(
-                each ->
-                    !selector.contains("(")
-                        || OwnerClass.signature(each)
-                            .replace("<init>", owner.simpleName())
-                            .equals(selector.replace(" ", "")))
-            .toList();
+    List<OwnerClass.Method> meant = constructors(owner, selector);
     return meant.isEmpty() ? method(owner, selector) : one(owner, selector, meant);
+  }
+
+  /** The constructors that a selector means; none where it has another name than the class. */
+  public static List<OwnerClass.Method> constructors(OwnerClass owner, String selector) {
+    return owner.constructors().stream()
+        .filter(each -> selector.replaceAll("\\(.*", "").equals(owner.simpleName()))
+        .filter(
+            each -> !selector.contains("(") || said(owner, each).equals(selector.replace(" ", "")))
+        .toList();
+  }
+
+  /** The signature of a method or constructor as a command says it. */
+  public static String said(OwnerClass owner, OwnerClass.Method method) {
+    return OwnerClass.signature(method).replace("<init>", owner.simpleName());
   }
 
   private static OwnerClass.Method one(
@@ -49,10 +52,7 @@ public final class NamedVariable {
       throw new UnusableRequest(
           "%s has %d methods %s.".formatted(owner.writtenName(), meant.size(), selector),
           "Say which: "
-              + meant.stream()
-                  .map(OwnerClass::signature)
-                  .map(each -> each.replace("<init>", owner.simpleName()))
-                  .collect(Collectors.joining(", "))
+              + meant.stream().map(each -> said(owner, each)).collect(Collectors.joining(", "))
               + ".");
     }
     return meant.get(0);

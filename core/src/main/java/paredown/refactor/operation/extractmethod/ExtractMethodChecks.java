@@ -75,8 +75,10 @@ final class ExtractMethodChecks {
    * @throws Refused where it cannot
    */
   static void requireWritable(
-      UnitTrees trees, Part part, TypeMirror type, List<TypeParameterElement> known) {
-    Element method = methodAround(trees, part);
+      Extraction extraction, TypeMirror type, List<TypeParameterElement> known) {
+    UnitTrees trees = extraction.trees();
+    Part part = extraction.part();
+    Element method = trees.element(extraction.method());
     boolean ofMethod =
         WritableType.variables(type).stream()
             .anyMatch(each -> each.getGenericElement().equals(method) && !known.contains(each));
@@ -85,14 +87,6 @@ final class ExtractMethodChecks {
       throw alone(
           trees, part, "a value of it has the type %s, which is known there only".formatted(type));
     }
-  }
-
-  private static Element methodAround(UnitTrees trees, Part part) {
-    TreePath at = part.first();
-    while (!(at.getLeaf() instanceof MethodTree)) {
-      at = at.getParentPath();
-    }
-    return trees.element(at);
   }
 
   static Refused alone(UnitTrees trees, Part part, String why) {

@@ -257,7 +257,7 @@ final class ExtractMethodPlan {
   }
 
   private void requireWritable(TypeMirror type, MethodVariables variables) {
-    ExtractMethodChecks.requireWritable(trees, part, type, variables.all());
+    ExtractMethodChecks.requireWritable(extraction, type, variables.all());
   }
 
   /** The class of what comes out, where that is more than one value. */

@@ -13,6 +13,7 @@ import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
 
@@ -46,9 +47,7 @@ public record RemoveParameter(String type, String method, String parameter) impl
   private ExecutableElement meant(OwnerClass owner) {
     boolean constructor = method.replaceAll("\\(.*", "").equals(owner.simpleName());
     List<OwnerClass.Method> found =
-        constructor
-            ? owner.constructors().stream().filter(each -> isMeant(each, owner)).toList()
-            : owner.methods(List.of(method));
+        constructor ? NamedVariable.constructors(owner, method) : owner.methods(List.of(method));
     List<OwnerClass.Method> taking =
         found.stream()
             .filter(
@@ -73,17 +72,11 @@ public record RemoveParameter(String type, String method, String parameter) impl
           "%d methods %s of %s take it.".formatted(taking.size(), method, owner.writtenName()),
           "Say which: %s."
               .formatted(
-                  String.join(", ", taking.stream().map(each -> said(each, owner)).toList())));
+                  String.join(
+                      ", ",
+                      taking.stream().map(each -> NamedVariable.said(owner, each)).toList())));
     }
     return taking.get(0).element();
-  }
-
-  private boolean isMeant(OwnerClass.Method constructor, OwnerClass owner) {
-    return !method.contains("(") || said(constructor, owner).equals(method.replace(" ", ""));
-  }
-
-  private static String said(OwnerClass.Method method, OwnerClass owner) {
-    return OwnerClass.signature(method).replace("<init>", owner.simpleName());
   }
 
   private int position(ExecutableElement of) {
