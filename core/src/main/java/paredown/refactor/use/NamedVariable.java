@@ -29,16 +29,32 @@ public final class NamedVariable {
    */
   public static OwnerClass.Method body(OwnerClass owner, String selector) {
     List<OwnerClass.Method> meant = constructors(owner, selector);
+    boolean ofMethod =
+        owner.methods().stream().anyMatch(each -> each.name().equals(owner.simpleName()));
+    if (meant.isEmpty() && isOf(owner, selector) && !owner.constructors().isEmpty() && !ofMethod) {
+      throw new UnusableRequest(
+          "%s has no constructor %s.".formatted(owner.writtenName(), selector),
+          "It has: " + listed(owner, owner.constructors()) + ".");
+    }
     return meant.isEmpty() ? method(owner, selector) : one(owner, selector, meant);
   }
 
   /** The constructors that a selector means; none where it has another name than the class. */
   public static List<OwnerClass.Method> constructors(OwnerClass owner, String selector) {
     return owner.constructors().stream()
-        .filter(each -> selector.replaceAll("\\(.*", "").equals(owner.simpleName()))
+        .filter(each -> isOf(owner, selector))
         .filter(
             each -> !selector.contains("(") || said(owner, each).equals(selector.replace(" ", "")))
         .toList();
+  }
+
+  /** Whether a selector says the name that the constructors of a class have. */
+  private static boolean isOf(OwnerClass owner, String selector) {
+    return selector.replaceAll("\\(.*", "").equals(owner.simpleName());
+  }
+
+  private static String listed(OwnerClass owner, List<OwnerClass.Method> methods) {
+    return methods.stream().map(each -> said(owner, each)).collect(Collectors.joining(", "));
   }
 
   /** The signature of a method or constructor as a command says it. */
@@ -51,9 +67,7 @@ public final class NamedVariable {
     if (meant.size() > 1) {
       throw new UnusableRequest(
           "%s has %d methods %s.".formatted(owner.writtenName(), meant.size(), selector),
-          "Say which: "
-              + meant.stream().map(each -> said(owner, each)).collect(Collectors.joining(", "))
-              + ".");
+          "Say which: " + listed(owner, meant) + ".");
     }
     return meant.get(0);
   }
