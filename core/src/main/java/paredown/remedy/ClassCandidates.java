@@ -179,20 +179,27 @@ final class ClassCandidates {
     return candidate(new Cure.Extract(alone(fields, proposed)));
   }
 
-  /** All other fields, where they are no more, and a method of their own uses them together. */
+  /**
+   * All other fields, where they are no more, a method of their own uses them together, and more
+   * methods leave with them than would with these.
+   */
   List<Candidate> ofOthers(List<String> fields) {
     List<String> others =
         type.instanceFields().stream()
             .map(FieldFact::name)
             .filter(each -> !fields.contains(each))
             .toList();
-    boolean few = others.size() > 1 && others.size() <= fields.size();
-    boolean together =
-        few
-            && MovableMethods.of(type, new HashSet<>(others)).stream()
-                .map(each -> new HashSet<>(each.fieldsOf(type.name())))
-                .anyMatch(used -> others.stream().filter(used::contains).count() > 1);
-    return together ? List.of(of(others, "")) : List.of();
+    if (others.size() < 2 || others.size() > fields.size()) {
+      return List.of();
+    }
+    List<MethodFact> leaving = MovableMethods.of(type, new HashSet<>(others));
+    boolean together = leaving.stream().anyMatch(each -> uses(each, others) > 1);
+    boolean more = leaving.size() > MovableMethods.of(type, new HashSet<>(fields)).size();
+    return together && more ? List.of(of(others, "")) : List.of();
+  }
+
+  private long uses(MethodFact method, List<String> fields) {
+    return new HashSet<>(method.fieldsOf(type.name())).stream().filter(fields::contains).count();
   }
 
   private ExtractClass alone(List<String> fields, String proposed) {
