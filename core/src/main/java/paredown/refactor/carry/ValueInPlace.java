@@ -33,6 +33,7 @@ public final class ValueInPlace {
   private final TypeMirror declared;
   private final TypeNames names;
   private final Program program;
+  private final ExpressionTree said;
 
   /**
    * A value for some places.
@@ -42,11 +43,22 @@ public final class ValueInPlace {
    * @param names writes types where the value goes
    */
   public ValueInPlace(UnitTrees trees, TreePath value, TypeMirror declared, TypeNames names) {
+    this(trees, value, declared, names, (ExpressionTree) value.getLeaf());
+  }
+
+  private ValueInPlace(
+      UnitTrees trees, TreePath value, TypeMirror declared, TypeNames names, ExpressionTree said) {
+    this.said = said;
     this.trees = trees;
     this.value = value;
     this.declared = declared;
     this.names = names;
     this.program = trees.program();
+  }
+
+  /** The same value where edits within it say another expression instead of all of it. */
+  public ValueInPlace saying(ExpressionTree other) {
+    return new ValueInPlace(trees, value, declared, names, other);
   }
 
   private ExpressionTree tree() {
@@ -82,11 +94,22 @@ public final class ValueInPlace {
    * @param inside what the value says otherwise there
    */
   public List<Piece> at(UnitTrees there, TreePath use, boolean first, List<Replacement> inside) {
+    String indent = there.source().indentAt(there.start(use.getLeaf()));
+    return at(there, use, first, inside, indent);
+  }
+
+  /**
+   * The same as it is indented elsewhere.
+   *
+   * @param to the indent of the line that it begins in
+   */
+  public List<Piece> at(
+      UnitTrees there, TreePath use, boolean first, List<Replacement> inside, String to) {
     List<Piece> pieces = new ArrayList<>();
     boolean bare = tree() instanceof NewArrayTree array && array.getType() == null;
     boolean cast = !bare && (isConverted(there, use) || isObject() && isAskedAsAnother(use));
-    boolean around = cast ? Brackets.areNeededAroundCast(use) : Brackets.areNeeded(tree(), use);
-    boolean within = cast && Brackets.areNeededBehindCast(tree());
+    boolean around = cast ? Brackets.areNeededAroundCast(use) : Brackets.areNeeded(said, use);
+    boolean within = cast && Brackets.areNeededBehindCast(said);
     if (around) {
       pieces.add(Written.plain("("));
     }
@@ -98,7 +121,7 @@ public final class ValueInPlace {
     if (within) {
       pieces.add(Written.plain("("));
     }
-    Indent indent = indent(there, use);
+    Indent indent = new Indent(ownIndent(), to);
     int start = trees.start(tree());
     int end = trees.end(tree());
     pieces.add(
@@ -112,14 +135,12 @@ public final class ValueInPlace {
     return pieces;
   }
 
-  private Indent indent(UnitTrees there, TreePath use) {
+  private String ownIndent() {
     TreePath statement = value;
     while (statement.getLeaf() instanceof ExpressionTree) {
       statement = statement.getParentPath();
     }
-    String from = trees.source().indentAt(trees.start(statement.getLeaf()));
-    String to = there.source().indentAt(there.start(use.getLeaf()));
-    return new Indent(from, to);
+    return trees.source().indentAt(trees.start(statement.getLeaf()));
   }
 
   private boolean isObject() {

@@ -31,16 +31,20 @@ public final class Blocks {
    */
   public static void requireDeclaredAlone(UnitTrees trees, TreePath variable) {
     VariableTree tree = (VariableTree) variable.getLeaf();
-    boolean shared =
-        statements(variable.getParentPath().getLeaf()).stream()
-            .anyMatch(each -> each != tree && trees.start(each) == trees.start(tree));
-    if (shared) {
+    if (!isDeclaredAlone(trees, variable)) {
       throw Refused.advising(
           RefusalKind.SHARED_DECLARATION,
           tree.getName() + " is declared together with other variables.",
           "Declare it in a statement of its own first.",
           trees.place(tree));
     }
+  }
+
+  /** Whether no other local variable is declared with one. */
+  public static boolean isDeclaredAlone(UnitTrees trees, TreePath variable) {
+    Tree tree = variable.getLeaf();
+    return statements(variable.getParentPath().getLeaf()).stream()
+        .noneMatch(each -> each != tree && trees.start(each) == trees.start(tree));
   }
 
   /** Whether a tree is a statement of a block, so that another can stand in front of it. */

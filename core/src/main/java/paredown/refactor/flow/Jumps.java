@@ -1,18 +1,23 @@
 package paredown.refactor.flow;
 
+import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.BreakTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ContinueTree;
 import com.sun.source.tree.DoWhileLoopTree;
 import com.sun.source.tree.EnhancedForLoopTree;
 import com.sun.source.tree.ForLoopTree;
+import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LabeledStatementTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.SwitchExpressionTree;
 import com.sun.source.tree.SwitchTree;
+import com.sun.source.tree.SynchronizedTree;
 import com.sun.source.tree.ThrowTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.tree.TryTree;
 import com.sun.source.tree.WhileLoopTree;
 import com.sun.source.tree.YieldTree;
 import com.sun.source.util.TreePath;
@@ -43,6 +48,32 @@ public final class Jumps extends TreePathScanner<Void, Void> {
         || tree instanceof EnhancedForLoopTree
         || tree instanceof WhileLoopTree
         || tree instanceof DoWhileLoopTree;
+  }
+
+  /** Whether the end of a statement is never reached, as far as its last statements tell. */
+  public static boolean neverEnds(StatementTree statement) {
+    if (statement instanceof ReturnTree || statement instanceof ThrowTree) {
+      return true;
+    }
+    if (statement instanceof BlockTree block) {
+      List<? extends StatementTree> all = block.getStatements();
+      return !all.isEmpty() && neverEnds(all.get(all.size() - 1));
+    }
+    if (statement instanceof IfTree choice) {
+      return choice.getElseStatement() != null
+          && neverEnds(choice.getThenStatement())
+          && neverEnds(choice.getElseStatement());
+    }
+    if (statement instanceof SynchronizedTree locked) {
+      return neverEnds(locked.getBlock());
+    }
+    if (statement instanceof TryTree tree) {
+      boolean all =
+          neverEnds(tree.getBlock())
+              && tree.getCatches().stream().allMatch(each -> neverEnds(each.getBlock()));
+      return all || tree.getFinallyBlock() != null && neverEnds(tree.getFinallyBlock());
+    }
+    return false;
   }
 
   private Void jump(Predicate<Tree> aim) {

@@ -25,6 +25,7 @@ import paredown.program.Sources;
 import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.carry.Negation;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Place;

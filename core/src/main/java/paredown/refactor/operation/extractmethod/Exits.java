@@ -1,16 +1,12 @@
 package paredown.refactor.operation.extractmethod;
 
-import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.BreakTree;
 import com.sun.source.tree.ContinueTree;
-import com.sun.source.tree.IfTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.tree.ReturnTree;
 import com.sun.source.tree.StatementTree;
-import com.sun.source.tree.SynchronizedTree;
 import com.sun.source.tree.ThrowTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.tree.TryTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -73,32 +69,7 @@ final class Exits {
         part.isExpression()
             ? null
             : (StatementTree) part.trees().get(part.trees().size() - 1).getLeaf();
-    return last != null && neverEnds(last);
-  }
-
-  private static boolean neverEnds(StatementTree statement) {
-    if (statement instanceof ReturnTree || statement instanceof ThrowTree) {
-      return true;
-    }
-    if (statement instanceof BlockTree block) {
-      List<? extends StatementTree> all = block.getStatements();
-      return !all.isEmpty() && neverEnds(all.get(all.size() - 1));
-    }
-    if (statement instanceof IfTree choice) {
-      return choice.getElseStatement() != null
-          && neverEnds(choice.getThenStatement())
-          && neverEnds(choice.getElseStatement());
-    }
-    if (statement instanceof SynchronizedTree locked) {
-      return neverEnds(locked.getBlock());
-    }
-    if (statement instanceof TryTree tree) {
-      boolean all =
-          neverEnds(tree.getBlock())
-              && tree.getCatches().stream().allMatch(each -> neverEnds(each.getBlock()));
-      return all || tree.getFinallyBlock() != null && neverEnds(tree.getFinallyBlock());
-    }
-    return false;
+    return last != null && Jumps.neverEnds(last);
   }
 
   /**

@@ -87,7 +87,8 @@ record Body(
     return end(all.get(all.size() - 1));
   }
 
-  private int end(Tree last) {
+  /** Where a statement ends, with a comment behind it in its line. */
+  int end(Tree last) {
     int end = trees.end(last);
     String rest = trees.source().slice(end, trees.source().nextLine(end - 1)).stripTrailing();
     return rest.strip().startsWith("//") ? end + rest.length() : end;

@@ -91,19 +91,19 @@ record Choice(UnitTrees trees, List<TreePath> conditions, List<TreePath> values)
    *
    * @param code the pieces of a condition or value, as it stands there
    */
-  List<Piece> at(TreePath call, Function<TreePath, Piece> code) {
+  List<Piece> at(TreePath call, Function<Tree, Piece> code) {
     List<Piece> pieces = new ArrayList<>();
     boolean around = Brackets.areNeededAroundChoice(call);
     pieces.add(Written.plain(around ? "(" : ""));
     for (int i = 0; i < conditions.size(); i++) {
       TreePath condition = conditions.get(i);
-      add(pieces, code.apply(condition), Brackets.areNeededAsCondition(tree(condition)));
+      add(pieces, code.apply(tree(condition)), Brackets.areNeededAsCondition(tree(condition)));
       pieces.add(Written.plain(" ? "));
-      pieces.add(code.apply(values.get(i)));
+      pieces.add(code.apply(tree(values.get(i))));
       pieces.add(Written.plain(" : "));
     }
     TreePath last = values.get(conditions.size());
-    add(pieces, code.apply(last), Brackets.areNeededAsLastChoice(tree(last)));
+    add(pieces, code.apply(tree(last)), Brackets.areNeededAsLastChoice(tree(last)));
     pieces.add(Written.plain(around ? ")" : ""));
     return pieces;
   }

@@ -1,5 +1,6 @@
 package paredown.refactor.operation.inlinemethod;
 
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -177,6 +178,19 @@ final class Given {
     }
     all.addAll(arguments);
     return all;
+  }
+
+  /** What stands at the call for an expression of the method: what it was given, or itself. */
+  ExpressionTree said(TreePath expression) {
+    return (ExpressionTree)
+        arguments.stream()
+            .filter(value -> !value.needsVariable())
+            .filter(
+                value ->
+                    value.uses().stream().anyMatch(use -> use.getLeaf() == expression.getLeaf()))
+            .map(value -> value.path().getLeaf())
+            .findFirst()
+            .orElse(expression.getLeaf());
   }
 
   /** The object that is asked; null where it is the same one, or there is none. */

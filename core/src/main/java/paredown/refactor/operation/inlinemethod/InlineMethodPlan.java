@@ -11,10 +11,12 @@ import paredown.UnusableRequest;
 import paredown.edit.Carried;
 import paredown.edit.Change;
 import paredown.edit.Piece;
+import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.program.Use;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.GoneLink;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Place;
 import paredown.refactor.code.Rewriting;
@@ -68,15 +70,16 @@ final class InlineMethodPlan {
       values.requireObject();
       requireNoStart(call);
       Site site = new Site(owner, inBody, call, values, types, taken.near(call), first);
-      taken.add(call, site.names().left());
-      Inlined inlined =
-          new Inlined(body, call, values, site, types, calm, owner.assumptions(), first);
+      SiteCode code = new SiteCode(body, call, values, site, types, first);
+      Inlined inlined = new Inlined(code, calm, owner.assumptions());
       inlined.edits().forEach(each -> edits.add(call.trees().path(), each));
-      carried.addAll(inlined.carried());
+      carried.addAll(code.carried());
+      taken.add(call, site.names().left());
       values.all().stream().filter(Value::runsOften).forEach(each -> notes.add(note(call)));
     }
     if (!arguments.stays()) {
       remove(body, carried);
+      unlink(notes);
     }
     names.forEach((file, types) -> types.imports().forEach(each -> edits.add(file, each)));
     OnlookersFromOutside.assume(
@@ -136,7 +139,6 @@ final class InlineMethodPlan {
               });
       new ReflectionCheck(owner, Map.of(method.element(), method.key()))
           .requireUnless(arguments.accepted().contains(RefusalKind.REFLECTED));
-      requireNoLink();
     }
   }
 
@@ -148,17 +150,27 @@ final class InlineMethodPlan {
         owner.trees().place(method.tree()));
   }
 
-  private void requireNoLink() {
+  /** Links to the method become words, since it goes. */
+  private void unlink(Set<String> notes) {
     program.uses().of(method.key()).stream()
         .filter(Use::isDoc)
         .filter(use -> !isOwn(use.file(), use.offset()))
-        .findFirst()
-        .ifPresent(
-            use -> {
-              throw refused(RefusalKind.CALL_SHAPE, "a comment links to it")
-                  .at(List.of(program.unit(use.file()).orElseThrow().source().place(use.offset())))
-                  .with("Change the comment first, or say --keep.");
-            });
+        .forEach(use -> unlink(use, notes));
+  }
+
+  private void unlink(Use use, Set<String> notes) {
+    UnitTrees trees = new UnitTrees(program, program.unit(use.file()).orElseThrow());
+    String place = trees.source().place(use.offset());
+    Replacement words =
+        GoneLink.replacement(trees, use)
+            .orElseThrow(
+                () ->
+                    refused(RefusalKind.CALL_SHAPE, "a comment links to it")
+                        .at(List.of(place))
+                        .with("Change the comment first, or say --keep."));
+    edits.add(use.file(), words);
+    notes.add(
+        "A comment spoke of %s: its link is no link now, in %s.".formatted(method.name(), place));
   }
 
   private boolean isOwn(String file, int offset) {

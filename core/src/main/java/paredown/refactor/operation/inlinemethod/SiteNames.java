@@ -16,6 +16,8 @@ final class SiteNames {
   private final Set<String> words = new HashSet<>();
   private final Map<Element, String> renamed = new HashMap<>();
   private final Map<Value, String> held = new HashMap<>();
+  private final Set<String> known;
+  private final Set<String> made = new HashSet<>();
 
   /**
    * Names for a site.
@@ -25,7 +27,7 @@ final class SiteNames {
   SiteNames(BodyNames body, Call call, Given given, Set<String> taken) {
     this.body = body;
     gather(call);
-    Set<String> known = new HashSet<>(taken);
+    this.known = new HashSet<>(taken);
     known.addAll(words);
     choose(given, known);
   }
@@ -63,6 +65,14 @@ final class SiteNames {
     }
   }
 
+  /** A name for one more variable, which nothing around knows. */
+  String fresh(String wanted) {
+    boolean free = !body.words().contains(wanted) && known.add(wanted);
+    String name = free ? wanted : free(wanted, known);
+    made.add(name);
+    return name;
+  }
+
   /** A name with a number that nothing around knows. */
   private String free(String name, Set<String> taken) {
     int i = 2;
@@ -95,6 +105,7 @@ final class SiteNames {
   /** The names that are known behind the code as well. */
   Set<String> left() {
     Set<String> left = new HashSet<>(held.values());
+    left.addAll(made);
     body.declared()
         .forEach(
             (each, path) -> {

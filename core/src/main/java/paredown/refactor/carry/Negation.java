@@ -1,4 +1,4 @@
-package paredown.refactor.operation.condition;
+package paredown.refactor.carry;
 
 import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.ExpressionTree;
@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
@@ -24,7 +25,7 @@ import paredown.refactor.code.UnitTrees;
  *
  * <p>Less and greater are turned only of whole numbers: of others neither may hold.
  */
-final class Negation {
+public final class Negation {
   private static final Map<Tree.Kind, String> OPPOSITE =
       Map.of(
           Tree.Kind.EQUAL_TO, "!=",
@@ -41,19 +42,32 @@ final class Negation {
   private final UnitTrees trees;
   private final List<Piece> pieces = new ArrayList<>();
 
-  private Negation(UnitTrees trees) {
+  private final Function<Tree, Piece> code;
+
+  private Negation(UnitTrees trees, Function<Tree, Piece> code) {
     this.trees = trees;
+    this.code = code;
   }
 
   /** The opposite of a condition, in pieces that carry what it asks. */
-  static List<Piece> of(UnitTrees trees, TreePath condition) {
-    Negation negation = new Negation(trees);
+  public static List<Piece> of(UnitTrees trees, TreePath condition) {
+    return of(
+        trees, condition, tree -> Carried.range(trees.path(), trees.start(tree), trees.end(tree)));
+  }
+
+  /**
+   * The opposite of a condition.
+   *
+   * @param code the piece that says a part of it, as it stands
+   */
+  public static List<Piece> of(UnitTrees trees, TreePath condition, Function<Tree, Piece> code) {
+    Negation negation = new Negation(trees, code);
     negation.turn(condition, 0);
     return negation.pieces;
   }
 
   /** How long pieces are. */
-  static int length(List<Piece> pieces) {
+  public static int length(List<Piece> pieces) {
     return pieces.stream()
         .mapToInt(
             each ->
@@ -125,7 +139,7 @@ final class Negation {
   }
 
   private void carry(Tree tree) {
-    pieces.add(Carried.range(trees.path(), trees.start(tree), trees.end(tree)));
+    pieces.add(code.apply(tree));
   }
 
   private void write(String text) {

@@ -1,0 +1,364 @@
+package paredown.refactor.operation.inlinemethod;
+
+import com.sun.source.tree.BlockTree;
+import com.sun.source.tree.CatchTree;
+import com.sun.source.tree.IfTree;
+import com.sun.source.tree.ParenthesizedTree;
+import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.StatementTree;
+import com.sun.source.tree.SynchronizedTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.TryTree;
+import com.sun.source.util.TreePath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import paredown.edit.Indent;
+import paredown.edit.Piece;
+import paredown.edit.Written;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.Negation;
+import paredown.refactor.code.Blocks;
+import paredown.refactor.code.Returns;
+import paredown.refactor.code.UnitTrees;
+import paredown.refactor.flow.Jumps;
+import paredown.text.SourceText;
+
+/**
+ * The statements of a method that returns in its middle, as branches that all come to one end: what
+ * follows a branch that returns stands in the other one.
+ */
+final class Branches {
+  /** What stands where the method returned. */
+  interface Ending {
+    List<Piece> at(TreePath value, String indent);
+
+    /** Whether it can stand in a try statement as well as behind it. */
+    boolean canBeTried(TryTree tree);
+
+    /** Whether it can stand in front of a loop that puts another in its place. */
+    boolean canBeFirst();
+  }
+
+  private final SiteCode code;
+  private final Ending ending;
+  private final Preset preset;
+  private final String unit;
+  private final UnitTrees trees;
+  private final SourceText source;
+
+  /**
+   * Branches for a call.
+   *
+   * @param unit what one level of indentation adds
+   */
+  Branches(SiteCode code, Ending ending, Preset preset, String unit) {
+    this.preset = preset;
+    this.code = code;
+    this.ending = ending;
+    this.unit = unit;
+    this.trees = code.body().trees();
+    this.source = trees.source();
+  }
+
+  /**
+   * The statements of the whole body.
+   *
+   * @throws Refused where one returns from within what branches cannot say
+   */
+  List<Piece> all(String indent) {
+    return of(statements(code.body().path()), indent);
+  }
+
+  private List<Piece> of(List<TreePath> statements, String indent) {
+    int at = 0;
+    while (at < statements.size() && Returns.in(statements.get(at)).isEmpty()) {
+      at++;
+    }
+    List<Piece> pieces = new ArrayList<>();
+    if (at > 0) {
+      TreePath first = statements.get(0);
+      TreePath last = statements.get(at - 1);
+      pieces.addAll(runs(first, last, statements.subList(0, at), indent));
+    }
+    if (at < statements.size()) {
+      TreePath leaving = statements.get(at);
+      List<TreePath> rest = statements.subList(at + 1, statements.size());
+      List<Piece> branch = branch(leaving, rest, indent);
+      if (!pieces.isEmpty() && !branch.isEmpty()) {
+        pieces.add(between(leaving, indent));
+      }
+      pieces.addAll(branch);
+    }
+    return pieces;
+  }
+
+  /** Statements without a return, each run of them that stands in one block. */
+  private List<Piece> runs(
+      TreePath first, TreePath last, List<TreePath> statements, String indent) {
+    Tree block = first.getParentPath().getLeaf();
+    int same = 0;
+    while (same < statements.size() && statements.get(same).getParentPath().getLeaf() == block) {
+      same++;
+    }
+    TreePath end = same == statements.size() ? last : statements.get(same - 1);
+    List<Piece> pieces = new ArrayList<>();
+    pieces.add(range(lead(first), behind(end), first, indent));
+    if (same < statements.size()) {
+      List<TreePath> others = statements.subList(same, statements.size());
+      pieces.add(between(others.get(0), indent));
+      pieces.addAll(runs(others.get(0), last, others, indent));
+    }
+    return pieces;
+  }
+
+  private List<Piece> branch(TreePath at, List<TreePath> rest, String indent) {
+    Tree tree = at.getLeaf();
+    if (tree instanceof ReturnTree) {
+      return end(at, indent);
+    }
+    if (tree instanceof IfTree) {
+      return choice(at, rest, indent);
+    }
+    if (tree instanceof BlockTree) {
+      return block(List.of(), of(joined(statements(at), rest), indent + unit), indent);
+    }
+    if (tree instanceof SynchronizedTree locked && rest.isEmpty()) {
+      TreePath body = new TreePath(at, locked.getBlock());
+      List<Piece> head = comment(at, indent);
+      head.add(range(trees.start(tree), trees.start(body.getLeaf()), at, indent));
+      return block(head, of(statements(body), indent + unit), indent);
+    }
+    if (tree instanceof TryTree attempt && ending.canBeTried(attempt)) {
+      return attempt(at, attempt, rest, indent);
+    }
+    if (Breaks.canLeave(at)) {
+      return left(at, rest, indent);
+    }
+    throw refused(at);
+  }
+
+  /** A loop or switch that breaks leave, with what it gives otherwise in front of it. */
+  private List<Piece> left(TreePath at, List<TreePath> rest, String indent) {
+    Breaks breaks = new Breaks(code, ending, at, unit);
+    Optional<TreePath> other = rest.size() == 1 ? preset.of(at, rest.get(0)) : Optional.empty();
+    boolean set = rest.isEmpty() || other.isPresent() && ending.canBeFirst();
+    if (!set || !breaks.areWhole()) {
+      throw refused(at);
+    }
+    List<Piece> pieces = new ArrayList<>();
+    if (other.isPresent() && preset.value().isEmpty()) {
+      pieces.addAll(ending.at(other.get(), indent));
+      code.newLine(pieces, indent);
+    }
+    pieces.addAll(comment(at, indent));
+    pieces.addAll(breaks.pieces(indent));
+    return pieces;
+  }
+
+  private Refused refused(TreePath at) {
+    return Refused.advising(
+        RefusalKind.LEAVES_EARLY,
+        "The method returns from within a loop or another place that code cannot be led out of.",
+        "Extract what comes before as a method of its own, and inline that.",
+        code.call().place(),
+        trees.place(Returns.in(at).get(0).getLeaf()));
+  }
+
+  /** What stands for a return, with the comments at it. */
+  private List<Piece> end(TreePath at, String indent) {
+    ReturnTree tree = (ReturnTree) at.getLeaf();
+    int start = trees.start(tree);
+    int end = trees.end(tree);
+    List<Piece> value =
+        tree.getExpression() == null
+            ? List.of()
+            : ending.at(new TreePath(at, tree.getExpression()), indent);
+    List<Piece> pieces = new ArrayList<>(comment(lead(at), start, at, indent));
+    if (!value.isEmpty()) {
+      code.newLine(pieces, indent);
+      pieces.addAll(value);
+    }
+    List<Piece> comment = comment(end, behind(at), at, indent);
+    if (!comment.isEmpty() && !value.isEmpty()) {
+      pieces.add(Written.plain(" "));
+    }
+    pieces.addAll(comment);
+    return pieces;
+  }
+
+  private List<Piece> choice(TreePath at, List<TreePath> rest, String indent) {
+    IfTree tree = (IfTree) at.getLeaf();
+    TreePath then = new TreePath(at, tree.getThenStatement());
+    TreePath other =
+        tree.getElseStatement() == null ? null : new TreePath(at, tree.getElseStatement());
+    boolean thenEnds = Jumps.neverEnds(tree.getThenStatement());
+    boolean otherEnds = other != null && Jumps.neverEnds(tree.getElseStatement());
+    if (!rest.isEmpty() && !thenEnds && !otherEnds) {
+      throw refused(at);
+    }
+    List<TreePath> others = other == null ? List.of() : statements(other);
+    List<Piece> first =
+        of(thenEnds ? statements(then) : joined(statements(then), rest), indent + unit);
+    List<TreePath> second = thenEnds ? joined(others, rest) : others;
+    boolean chained = isChained(second);
+    List<Piece> last = of(second, chained && !first.isEmpty() ? indent : indent + unit);
+    if (first.isEmpty()) {
+      return turned(at, last, indent);
+    }
+    int end = trees.end(tree.getCondition());
+    List<Piece> head = comment(at, indent);
+    head.add(range(trees.start(tree), end, at, indent));
+    List<Piece> pieces = block(head, first, indent);
+    if (!last.isEmpty()) {
+      pieces.add(Written.plain(" else "));
+      pieces.addAll(chained ? last : block(List.of(), last, indent));
+    }
+    return pieces;
+  }
+
+  /** What stands behind a guard that only left, under the opposite of its condition. */
+  private List<Piece> turned(TreePath at, List<Piece> statements, String indent) {
+    if (statements.isEmpty()) {
+      throw refused(at);
+    }
+    TreePath brackets = new TreePath(at, ((IfTree) at.getLeaf()).getCondition());
+    ParenthesizedTree condition = (ParenthesizedTree) brackets.getLeaf();
+    List<Piece> head = comment(at, indent);
+    head.add(Written.plain("if ("));
+    head.addAll(
+        Negation.of(trees, new TreePath(brackets, condition.getExpression()), code::expression));
+    head.add(Written.plain(")"));
+    return block(head, statements, indent);
+  }
+
+  private List<Piece> attempt(TreePath at, TryTree tree, List<TreePath> rest, String indent) {
+    TreePath body = new TreePath(at, tree.getBlock());
+    List<TreePath> parts =
+        Stream.concat(
+                Stream.of(body),
+                tree.getCatches().stream()
+                    .map(each -> new TreePath(new TreePath(at, each), each.getBlock())))
+            .toList();
+    Optional<TreePath> completing =
+        parts.stream().filter(each -> !Jumps.neverEnds((StatementTree) each.getLeaf())).findFirst();
+    boolean one =
+        parts.stream().filter(each -> !Jumps.neverEnds((StatementTree) each.getLeaf())).count()
+            == 1;
+    boolean last = tree.getFinallyBlock() != null;
+    boolean inCatch = one && completing.orElseThrow() != body && !last;
+    if (!rest.isEmpty() && !inCatch || last && !isWithout(tree.getFinallyBlock(), at)) {
+      throw refused(at);
+    }
+    List<Piece> pieces = comment(at, indent);
+    int from = trees.start(tree);
+    for (TreePath part : parts) {
+      int start = trees.start(part.getLeaf());
+      List<TreePath> own = statements(part);
+      boolean goesOn = !rest.isEmpty() && part == completing.orElse(null);
+      List<Piece> head = new ArrayList<>();
+      if (part.getParentPath().getLeaf() instanceof CatchTree) {
+        pieces.add(Written.plain(" "));
+        from = trees.start(part.getParentPath().getLeaf());
+      }
+      head.add(range(from, start, at, indent));
+      pieces.addAll(block(head, of(goesOn ? joined(own, rest) : own, indent + unit), indent));
+    }
+    if (last) {
+      int end = trees.end(parts.get(parts.size() - 1).getLeaf());
+      pieces.add(range(end, trees.end(tree.getFinallyBlock()), at, indent));
+    }
+    return pieces;
+  }
+
+  private static boolean isWithout(BlockTree block, TreePath at) {
+    return Returns.in(new TreePath(at, block)).isEmpty();
+  }
+
+  private List<Piece> block(List<Piece> head, List<Piece> statements, String indent) {
+    List<Piece> pieces = new ArrayList<>(head);
+    String end = code.source().lineEnd();
+    pieces.add(Written.plain(head.isEmpty() ? "{" : " {"));
+    pieces.add(Written.plain(statements.isEmpty() ? "" : end + indent + unit));
+    pieces.addAll(statements);
+    pieces.add(Written.plain(statements.isEmpty() ? "}" : end + indent + "}"));
+    return pieces;
+  }
+
+  /** Whether statements become one choice that can stand behind an else. */
+  private boolean isChained(List<TreePath> statements) {
+    if (statements.isEmpty() || !(statements.get(0).getLeaf() instanceof IfTree first)) {
+      return false;
+    }
+    TreePath path = statements.get(0);
+    boolean bare = lead(path) == trees.start(first);
+    return bare
+        && (!Returns.in(path).isEmpty()
+            || statements.size() == 1 && behind(path) == trees.end(first));
+  }
+
+  private static List<TreePath> joined(List<TreePath> some, List<TreePath> others) {
+    return Stream.concat(some.stream(), others.stream()).toList();
+  }
+
+  static List<TreePath> statements(TreePath branch) {
+    return branch.getLeaf() instanceof BlockTree block
+        ? block.getStatements().stream().map(each -> new TreePath(branch, each)).toList()
+        : List.of(branch);
+  }
+
+  /** A line end, and an empty line where one stands in front of a statement. */
+  private Piece between(TreePath statement, String indent) {
+    int start = lead(statement);
+    int line = source.line(start);
+    boolean apart = line > 1 && source.lineText(line - 1).isBlank();
+    String end = code.source().lineEnd();
+    return Written.plain((apart ? end : "") + end + indent);
+  }
+
+  private Piece range(int start, int end, TreePath statement, String indent) {
+    String from = source.indentAt(trees.start(statement.getLeaf()));
+    int last = start + source.slice(start, end).stripTrailing().length();
+    return code.range(start, last, new Indent(from, indent));
+  }
+
+  /** The comments in front of a statement, and a new line behind them. */
+  private List<Piece> comment(TreePath statement, String indent) {
+    int start = trees.start(statement.getLeaf());
+    List<Piece> pieces = new ArrayList<>(comment(lead(statement), start, statement, indent));
+    code.newLine(pieces, indent);
+    return pieces;
+  }
+
+  /** The comments in a range, without the white space around them. */
+  private List<Piece> comment(int start, int end, TreePath statement, String indent) {
+    String text = source.slice(start, end);
+    if (text.isBlank()) {
+      return List.of();
+    }
+    int from = start + text.length() - text.stripLeading().length();
+    return List.of(range(from, end, statement, indent));
+  }
+
+  /** Where a statement begins, with the comments in front of it. */
+  private int lead(TreePath statement) {
+    Tree around = statement.getParentPath().getLeaf();
+    int index = Blocks.statements(around).indexOf(statement.getLeaf());
+    if (index < 0) {
+      return trees.start(statement.getLeaf());
+    }
+    int from =
+        index == 0
+            ? trees.start(around) + 1
+            : behind(
+                new TreePath(statement.getParentPath(), Blocks.statements(around).get(index - 1)));
+    return source.tokens().get(source.tokenAt(from)).start();
+  }
+
+  /** Where a statement ends, with a comment behind it in its line. */
+  private int behind(TreePath statement) {
+    return code.body().end(statement.getLeaf());
+  }
+}
