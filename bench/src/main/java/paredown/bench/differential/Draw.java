@@ -382,7 +382,11 @@ interface Draw {
   private static String inlineMethod(Map<String, String> files, Random random) {
     List<String> lines = List.of(files.get("Main.java").split("\n", -1));
     String method =
-        one(List.of("twice", "plus", "note", "bump", "calc", "high", "tell", "tell"), random);
+        one(
+            List.of(
+                "twice", "plus", "note", "bump", "calc", "high", "tell", "seek", "sort", "pick",
+                "guard"),
+            random);
     List<String> places = new ArrayList<>();
     for (int i = 0; i < lines.size(); i++) {
       if (lines.get(i).startsWith("    ") && lines.get(i).contains(method + "(")) {

@@ -11,139 +11,6 @@ import java.util.Random;
  * jumps, lambdas, and variables of all kinds. It prints what it does.
  */
 final class RandomBody {
-  private static final String HEAD =
-      """
-      import java.util.*;
-      import java.util.function.*;
-
-      public class Main {
-        static int lines;
-        static int f = 2;
-        int g = 3;
-        final int k = 4;
-        Tide tide = new Tide(5);
-        Tide none;
-        List<Integer> list = new ArrayList<>(List.of(1, 2));
-
-        static int say(Object x) {
-          if (lines++ < 300) {
-            System.out.println(x);
-          } else {
-            throw new IllegalArgumentException();
-          }
-          return lines;
-        }
-
-        static void fail(int x) {
-          if (x % 3 == 0) {
-            throw new IllegalStateException();
-          }
-        }
-
-        static int calc(int x) {
-          return x * 3 + 1;
-        }
-
-        int bump(int by) {
-          g += by;
-          return g;
-        }
-
-        private int twice(int x) {
-          return x + x;
-        }
-
-        private int plus(int x, int y) {
-          int sum = x + y * g;
-          f = f + 1;
-          return sum - f;
-        }
-
-        private int tell(int x, int y) {
-          if (x > y || g == x) {
-            return say(x);
-          }
-          return y + f;
-        }
-
-        private void note(int x, String text) {
-          for (int i = 0; i < x % 3; i++) {
-            say(text + i);
-          }
-          g = g + x;
-        }
-
-        static int kind(Object x) {
-          return 1;
-        }
-
-        static int kind(Integer x) {
-          return 2;
-        }
-
-        static int kind(long x) {
-          return 3;
-        }
-
-      """;
-
-  private static final String TAIL =
-      """
-        public static void main(String[] args) {
-          for (int i = 0; i < 4; i++) {
-            try {
-              say(new Main().run(i, 3 - i));
-            } catch (RuntimeException failed) {
-              say(failed.getClass());
-            }
-          }
-          say(f);
-        }
-      }
-
-      class Late {
-        static {
-          Main.say("late");
-        }
-
-        static int start = 5;
-        int own = 6;
-
-        static int given() {
-          return 3;
-        }
-      }
-
-      class Tide {
-        int h;
-
-        Tide(int h) {
-          this.h = h;
-        }
-
-        int height() {
-          return h;
-        }
-
-        int high(int by) {
-          h = h + by;
-          return h * by + late;
-        }
-
-        static int late = 2;
-
-        Tide up() {
-          h++;
-          return this;
-        }
-
-        @Override
-        public String toString() {
-          return "tide " + h;
-        }
-      }
-      """;
-
   private final Random random;
   private final List<String> lines = new ArrayList<>();
   private final List<String> numbers = new ArrayList<>(List.of("a", "b", "c", "d"));
@@ -160,11 +27,11 @@ final class RandomBody {
     Map<String, String> files = new LinkedHashMap<>();
     files.put(
         "Main.java",
-        HEAD
+        BodyClass.HEAD
             + "  int run(int a, int b) {\n    int c = 1;\n    int d = a;\n"
             + String.join("\n", body.lines)
             + "\n    return a + b + c + d;\n  }\n\n"
-            + TAIL);
+            + BodyClass.TAIL);
     return files;
   }
 
@@ -208,7 +75,7 @@ final class RandomBody {
       case 22 ->
           "new IntSupplier() { public int getAsInt() { return %s; } }.getAsInt()"
               .formatted(one("f", "g++", "f + say(2)", "k"));
-      case 23, 24 -> "tell(" + value() + ", " + value() + ")";
+      case 23, 24 -> one("tell(", "seek(", "sort(", "pick(") + value() + ", " + value() + ")";
       default -> "(" + x + " = " + x + " + 1)";
     };
   }
@@ -257,7 +124,13 @@ final class RandomBody {
       case 5 -> odd(indent, name);
       case 6 -> jump(indent, loop);
       case 7 -> add(indent, one("g", "f", "tide.h") + " += " + variable() + ";");
-      case 8 -> add(indent, one("note(" + value() + ", \"n\" + " + value() + ");", "list.add(f);"));
+      case 8 ->
+          add(
+              indent,
+              one(
+                  "note(" + value() + ", \"n\" + " + value() + ");",
+                  "guard(" + value() + ", \"n\" + " + value() + ");",
+                  "list.add(f);"));
       case 9, 10 -> {
         if (random.nextInt(4) == 0) {
           add(indent, "if (" + condition() + ") {");

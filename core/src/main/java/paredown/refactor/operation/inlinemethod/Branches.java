@@ -14,17 +14,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import paredown.edit.Indent;
 import paredown.edit.Piece;
 import paredown.edit.Written;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.Negation;
-import paredown.refactor.code.Blocks;
 import paredown.refactor.code.Returns;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.flow.Jumps;
-import paredown.text.SourceText;
 
 /**
  * The statements of a method that returns in its middle, as branches that all come to one end: what
@@ -47,7 +44,7 @@ final class Branches {
   private final Preset preset;
   private final String unit;
   private final UnitTrees trees;
-  private final SourceText source;
+  private final Commented text;
 
   /**
    * Branches for a call.
@@ -60,7 +57,7 @@ final class Branches {
     this.ending = ending;
     this.unit = unit;
     this.trees = code.body().trees();
-    this.source = trees.source();
+    this.text = new Commented(code);
   }
 
   /**
@@ -79,16 +76,14 @@ final class Branches {
     }
     List<Piece> pieces = new ArrayList<>();
     if (at > 0) {
-      TreePath first = statements.get(0);
-      TreePath last = statements.get(at - 1);
-      pieces.addAll(runs(first, last, statements.subList(0, at), indent));
+      pieces.addAll(runs(statements.subList(0, at), indent));
     }
     if (at < statements.size()) {
       TreePath leaving = statements.get(at);
       List<TreePath> rest = statements.subList(at + 1, statements.size());
       List<Piece> branch = branch(leaving, rest, indent);
       if (!pieces.isEmpty() && !branch.isEmpty()) {
-        pieces.add(between(leaving, indent));
+        pieces.add(text.between(leaving, indent));
       }
       pieces.addAll(branch);
     }
@@ -96,20 +91,19 @@ final class Branches {
   }
 
   /** Statements without a return, each run of them that stands in one block. */
-  private List<Piece> runs(
-      TreePath first, TreePath last, List<TreePath> statements, String indent) {
+  private List<Piece> runs(List<TreePath> statements, String indent) {
+    TreePath first = statements.get(0);
     Tree block = first.getParentPath().getLeaf();
-    int same = 0;
+    int same = 1;
     while (same < statements.size() && statements.get(same).getParentPath().getLeaf() == block) {
       same++;
     }
-    TreePath end = same == statements.size() ? last : statements.get(same - 1);
-    List<Piece> pieces = new ArrayList<>();
-    pieces.add(range(lead(first), behind(end), first, indent));
+    int end = text.behind(statements.get(same - 1));
+    List<Piece> pieces = new ArrayList<>(List.of(text.range(text.lead(first), end, first, indent)));
     if (same < statements.size()) {
       List<TreePath> others = statements.subList(same, statements.size());
-      pieces.add(between(others.get(0), indent));
-      pieces.addAll(runs(others.get(0), last, others, indent));
+      pieces.add(text.between(others.get(0), indent));
+      pieces.addAll(runs(others, indent));
     }
     return pieces;
   }
@@ -127,8 +121,8 @@ final class Branches {
     }
     if (tree instanceof SynchronizedTree locked && rest.isEmpty()) {
       TreePath body = new TreePath(at, locked.getBlock());
-      List<Piece> head = comment(at, indent);
-      head.add(range(trees.start(tree), trees.start(body.getLeaf()), at, indent));
+      List<Piece> head = text.comment(at, indent);
+      head.add(text.range(trees.start(tree), trees.start(body.getLeaf()), at, indent));
       return block(head, of(statements(body), indent + unit), indent);
     }
     if (tree instanceof TryTree attempt && ending.canBeTried(attempt)) {
@@ -153,7 +147,7 @@ final class Branches {
       pieces.addAll(ending.at(other.get(), indent));
       code.newLine(pieces, indent);
     }
-    pieces.addAll(comment(at, indent));
+    pieces.addAll(text.comment(at, indent));
     pieces.addAll(breaks.pieces(indent));
     return pieces;
   }
@@ -176,12 +170,12 @@ final class Branches {
         tree.getExpression() == null
             ? List.of()
             : ending.at(new TreePath(at, tree.getExpression()), indent);
-    List<Piece> pieces = new ArrayList<>(comment(lead(at), start, at, indent));
+    List<Piece> pieces = new ArrayList<>(text.comment(text.lead(at), start, at, indent));
     if (!value.isEmpty()) {
       code.newLine(pieces, indent);
       pieces.addAll(value);
     }
-    List<Piece> comment = comment(end, behind(at), at, indent);
+    List<Piece> comment = text.comment(end, text.behind(at), at, indent);
     if (!comment.isEmpty() && !value.isEmpty()) {
       pieces.add(Written.plain(" "));
     }
@@ -209,8 +203,8 @@ final class Branches {
       return turned(at, last, indent);
     }
     int end = trees.end(tree.getCondition());
-    List<Piece> head = comment(at, indent);
-    head.add(range(trees.start(tree), end, at, indent));
+    List<Piece> head = text.comment(at, indent);
+    head.add(text.range(trees.start(tree), end, at, indent));
     List<Piece> pieces = block(head, first, indent);
     if (!last.isEmpty()) {
       pieces.add(Written.plain(" else "));
@@ -226,7 +220,7 @@ final class Branches {
     }
     TreePath brackets = new TreePath(at, ((IfTree) at.getLeaf()).getCondition());
     ParenthesizedTree condition = (ParenthesizedTree) brackets.getLeaf();
-    List<Piece> head = comment(at, indent);
+    List<Piece> head = text.comment(at, indent);
     head.add(Written.plain("if ("));
     head.addAll(
         Negation.of(trees, new TreePath(brackets, condition.getExpression()), code::expression));
@@ -242,33 +236,30 @@ final class Branches {
                 tree.getCatches().stream()
                     .map(each -> new TreePath(new TreePath(at, each), each.getBlock())))
             .toList();
-    Optional<TreePath> completing =
-        parts.stream().filter(each -> !Jumps.neverEnds((StatementTree) each.getLeaf())).findFirst();
-    boolean one =
-        parts.stream().filter(each -> !Jumps.neverEnds((StatementTree) each.getLeaf())).count()
-            == 1;
+    List<TreePath> going =
+        parts.stream().filter(each -> !Jumps.neverEnds((StatementTree) each.getLeaf())).toList();
     boolean last = tree.getFinallyBlock() != null;
-    boolean inCatch = one && completing.orElseThrow() != body && !last;
+    boolean inCatch = going.size() == 1 && going.get(0) != body && !last;
     if (!rest.isEmpty() && !inCatch || last && !isWithout(tree.getFinallyBlock(), at)) {
       throw refused(at);
     }
-    List<Piece> pieces = comment(at, indent);
+    List<Piece> pieces = text.comment(at, indent);
     int from = trees.start(tree);
     for (TreePath part : parts) {
       int start = trees.start(part.getLeaf());
       List<TreePath> own = statements(part);
-      boolean goesOn = !rest.isEmpty() && part == completing.orElse(null);
+      boolean goesOn = !rest.isEmpty() && part == going.get(0);
       List<Piece> head = new ArrayList<>();
       if (part.getParentPath().getLeaf() instanceof CatchTree) {
         pieces.add(Written.plain(" "));
         from = trees.start(part.getParentPath().getLeaf());
       }
-      head.add(range(from, start, at, indent));
+      head.add(text.range(from, start, at, indent));
       pieces.addAll(block(head, of(goesOn ? joined(own, rest) : own, indent + unit), indent));
     }
     if (last) {
       int end = trees.end(parts.get(parts.size() - 1).getLeaf());
-      pieces.add(range(end, trees.end(tree.getFinallyBlock()), at, indent));
+      pieces.add(text.range(end, trees.end(tree.getFinallyBlock()), at, indent));
     }
     return pieces;
   }
@@ -293,10 +284,10 @@ final class Branches {
       return false;
     }
     TreePath path = statements.get(0);
-    boolean bare = lead(path) == trees.start(first);
+    boolean bare = text.lead(path) == trees.start(first);
     return bare
         && (!Returns.in(path).isEmpty()
-            || statements.size() == 1 && behind(path) == trees.end(first));
+            || statements.size() == 1 && text.behind(path) == trees.end(first));
   }
 
   private static List<TreePath> joined(List<TreePath> some, List<TreePath> others) {
@@ -307,58 +298,5 @@ final class Branches {
     return branch.getLeaf() instanceof BlockTree block
         ? block.getStatements().stream().map(each -> new TreePath(branch, each)).toList()
         : List.of(branch);
-  }
-
-  /** A line end, and an empty line where one stands in front of a statement. */
-  private Piece between(TreePath statement, String indent) {
-    int start = lead(statement);
-    int line = source.line(start);
-    boolean apart = line > 1 && source.lineText(line - 1).isBlank();
-    String end = code.source().lineEnd();
-    return Written.plain((apart ? end : "") + end + indent);
-  }
-
-  private Piece range(int start, int end, TreePath statement, String indent) {
-    String from = source.indentAt(trees.start(statement.getLeaf()));
-    int last = start + source.slice(start, end).stripTrailing().length();
-    return code.range(start, last, new Indent(from, indent));
-  }
-
-  /** The comments in front of a statement, and a new line behind them. */
-  private List<Piece> comment(TreePath statement, String indent) {
-    int start = trees.start(statement.getLeaf());
-    List<Piece> pieces = new ArrayList<>(comment(lead(statement), start, statement, indent));
-    code.newLine(pieces, indent);
-    return pieces;
-  }
-
-  /** The comments in a range, without the white space around them. */
-  private List<Piece> comment(int start, int end, TreePath statement, String indent) {
-    String text = source.slice(start, end);
-    if (text.isBlank()) {
-      return List.of();
-    }
-    int from = start + text.length() - text.stripLeading().length();
-    return List.of(range(from, end, statement, indent));
-  }
-
-  /** Where a statement begins, with the comments in front of it. */
-  private int lead(TreePath statement) {
-    Tree around = statement.getParentPath().getLeaf();
-    int index = Blocks.statements(around).indexOf(statement.getLeaf());
-    if (index < 0) {
-      return trees.start(statement.getLeaf());
-    }
-    int from =
-        index == 0
-            ? trees.start(around) + 1
-            : behind(
-                new TreePath(statement.getParentPath(), Blocks.statements(around).get(index - 1)));
-    return source.tokens().get(source.tokenAt(from)).start();
-  }
-
-  /** Where a statement ends, with a comment behind it in its line. */
-  private int behind(TreePath statement) {
-    return code.body().end(statement.getLeaf());
   }
 }
