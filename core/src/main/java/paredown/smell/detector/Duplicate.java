@@ -44,7 +44,7 @@ public final class Duplicate implements Detector {
         });
     for (List<Place> alike : places.values()) {
       if (alike.size() > 1 && alike.size() <= MANY) {
-        pairs(alike, common, clusters);
+        pairs(alike, common, grounds.types().keySet(), clusters);
       }
     }
     List<List<Run>> kept = withoutInner(clusters);
@@ -89,7 +89,7 @@ public final class Duplicate implements Detector {
   }
 
   private static void pairs(
-      List<Place> alike, Set<Long> common, Map<List<Long>, Set<Run>> clusters) {
+      List<Place> alike, Set<Long> common, Set<String> types, Map<List<Long>, Set<Run>> clusters) {
     for (int i = 0; i < alike.size(); i++) {
       for (int j = i + 1; j < alike.size(); j++) {
         Place one = alike.get(i);
@@ -105,7 +105,7 @@ public final class Duplicate implements Detector {
           length -= guards;
           Run first = new Run(one.row(), one.index(), one.index() + length - 1);
           Run second = new Run(other.row(), other.index(), other.index() + length - 1);
-          if (first.isWorthIt(one.row() == other.row())) {
+          if (first.isWorthIt(one.row() == other.row(), first.isKin(second, types))) {
             Set<Run> cluster =
                 clusters.computeIfAbsent(first.wording(), each -> new LinkedHashSet<>());
             cluster.add(first);

@@ -33,13 +33,15 @@ import paredown.text.Listed;
  * <p>Fowler, "Refactoring", 1999, chapter 3. Overloads of one name count once, and methods that
  * override not at all: their lists are not theirs to choose. Nor do lists count of which a shorter
  * overload leaves some out, which are options, or that hold two to be compared. Public static
- * functions take what they need one by one. Nor do classes count that hold the same as fields, and
- * at least two of the parameters must be values; an array and two numbers are a part of the array,
- * and no clump.
+ * functions take what they need one by one: they count from four on that others have, too, or five
+ * of them. Nor do classes count that hold the same as fields, and at least two of the parameters
+ * must be values; an array and two numbers are a part of the array, and no clump.
  */
 public final class ParameterClumps implements Detector {
   private static final int VALUES = 2;
   private static final int RANGE = 3;
+  private static final int OF_FUNCTIONS = 4;
+  private static final int MANY_FUNCTIONS = 5;
   private static final Set<String> NUMBERS = Set.of("int", "long");
   private static final Pattern COMPARES = Pattern.compile("(?:compare|equal|same|isSame|differ).*");
 
@@ -58,6 +60,7 @@ public final class ParameterClumps implements Detector {
             .filter(closed -> !isRange(closed.items()))
             .map(closed -> withoutHolders(closed, values, limits))
             .map(ParameterClumps::withoutOptions)
+            .map(ParameterClumps::withoutFunctions)
             .filter(closed -> closed.places().size() >= limits.clumpPlaces())
             .toList();
     return found.stream()
@@ -131,7 +134,6 @@ public final class ParameterClumps implements Detector {
     Map<String, MethodFact> widest = new LinkedHashMap<>();
     for (MethodFact method : type.methods()) {
       if (!method.overrides()
-          && !isFunction(method)
           && !method.head().isDeprecated()
           && method.parameters().size() >= limits.clumpParameters()) {
         widest.merge(
@@ -143,7 +145,19 @@ public final class ParameterClumps implements Detector {
     widest.values().forEach(method -> lists.put(new Owned(type, method), items(method)));
   }
 
-  /** The lists of a library of functions are its face. */
+  /**
+   * The lists of a library of functions are its face, but where many of them share much, or others
+   * share it with them.
+   */
+  private static ClosedSets.Closed<Owned> withoutFunctions(ClosedSets.Closed<Owned> closed) {
+    List<Owned> others =
+        closed.places().stream().filter(place -> !isFunction(place.method())).toList();
+    boolean shared = !others.isEmpty() || closed.places().size() >= MANY_FUNCTIONS;
+    return closed.items().size() >= OF_FUNCTIONS && shared
+        ? closed
+        : new ClosedSets.Closed<>(closed.items(), others);
+  }
+
   private static boolean isFunction(MethodFact method) {
     return method.isStatic() && method.head().is(Modifier.PUBLIC);
   }

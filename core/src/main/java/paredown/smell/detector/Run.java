@@ -2,7 +2,9 @@ package paredown.smell.detector;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import paredown.facts.Span;
+import paredown.facts.TypeFact;
 
 /**
  * A run is some statements of a row that follow each other.
@@ -60,12 +62,36 @@ record Run(Row row, int first, int last) {
     return last > first && (kinds == 1 || within && kinds * KIND <= last - first + 1);
   }
 
-  boolean isWorthIt(boolean within) {
+  /**
+   * Whether two runs are all of two methods of one signature, whose classes have the same class of
+   * the sources above them.
+   */
+  boolean isKin(Run other, Set<String> types) {
+    TypeFact type = row.owned().type();
+    return isAll()
+        && other.isAll()
+        && type != other.row.owned().type()
+        && types.contains(type.superclass())
+        && type.superclass().equals(other.row.owned().type().superclass())
+        && row.owned().method().signature().equals(other.row.owned().method().signature());
+  }
+
+  private boolean isAll() {
+    return begin().depth() == 0 && first == 0 && last == row.spans().size() - 1;
+  }
+
+  /**
+   * Whether it says enough to be said once.
+   *
+   * @param within whether it stands twice in one row
+   * @param kin whether it is all of two methods that siblings have, be it about little
+   */
+  boolean isWorthIt(boolean within, boolean kin) {
     List<Span> all = row.spans().subList(first, last + 1);
     int names = all.stream().mapToInt(span -> span.wording().names()).sum();
     int statements = row.statements().subList(first, last + 1).stream().mapToInt(i -> i).sum();
     return (words() >= RUN_WORDS && statements >= RUN_STATEMENTS || isBody())
-        && names >= RUN_NAMES
+        && (names >= RUN_NAMES || kin)
         && !isOneKind(within);
   }
 }

@@ -85,9 +85,10 @@ final class Site {
 
   private void requireSeen() {
     Sight sight = new Sight(call.type(), program.elements());
+    boolean home = isWithinOwner();
     for (Element element : names.named()) {
       boolean own = element instanceof VariableElement && !element.getKind().isField();
-      if (!own && sight.hides(element)) {
+      if (!own && !home && sight.hides(element)) {
         throw Refused.advising(
             RefusalKind.HIDDEN_FROM_OUTSIDE,
             "%s cannot be seen where it is called."

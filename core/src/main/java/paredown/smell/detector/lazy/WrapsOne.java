@@ -10,7 +10,7 @@ import paredown.smell.Finding;
 import paredown.smell.Form;
 import paredown.smell.Grounds;
 
-/** A class of one value, which it gets when it is made and gives as it is. */
+/** A class of one value, which it gets when it is made and gives as it is, with none below it. */
 final class WrapsOne {
   /** What a class could wrap and be no more than; an object of the project is another matter. */
   private static final Pattern PLAIN =
@@ -34,7 +34,9 @@ final class WrapsOne {
             && made.size() == 1
             && made.get(0).parameters().size() == 1
             && made.get(0).branches() == 1
-            && type.supertypes().stream().allMatch("java.lang.Object"::equals);
+            && type.supertypes().stream().allMatch("java.lang.Object"::equals)
+            && grounds.types().values().stream()
+                .noneMatch(each -> type.name().equals(each.superclass()));
     if (!bare) {
       return Optional.empty();
     }
