@@ -10,6 +10,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Place;
 import paredown.refactor.operation.extractclass.ExtractClass;
 import paredown.refactor.operation.extractmethod.Duplicates;
+import paredown.refactor.operation.superclass.ExtractSuperclass;
 import paredown.refactor.plan.Arguments;
 import paredown.text.SourceText;
 
@@ -42,13 +43,17 @@ public record Remedy(
   }
 
   /**
-   * Whether it has taken the fields out already that a candidate would, or made a call of the place
-   * that it would begin with.
+   * Whether it has taken the fields out already that a candidate would, or up what that would take
+   * up, or made a call of the place that it would begin with.
    */
   boolean covers(Candidate candidate) {
     if (refactoring instanceof ExtractClass done
         && candidate.cure() instanceof Cure.Extract other) {
       return !Collections.disjoint(done.fields(), other.refactoring().fields());
+    }
+    if (refactoring instanceof ExtractSuperclass done
+        && candidate.cure() instanceof Cure.Above other) {
+      return done.parts().isEmpty() && done.members().containsAll(other.refactoring().members());
     }
     if (!(candidate.cure() instanceof Cure.Part part)
         || part.refactoring().duplicates() == Duplicates.NONE) {

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.facts.TypeFact;
@@ -61,7 +63,8 @@ final class SharedAbove {
 
   /**
    * The candidate for fields that several classes hold alike: they go up, with the accessors that
-   * all of them have; empty where the classes extend others.
+   * all of them have, and first of all with what all of them do with these alone; empty where the
+   * classes extend others.
    *
    * @param all the types of the project by name
    * @param taken simple names of types
@@ -80,13 +83,34 @@ final class SharedAbove {
       return List.of();
     }
     SharedAbove shared = new SharedAbove(finding, types, taken, all.keySet());
-    List<String> members = new ArrayList<>(finding.members());
-    types.get(0).methods().stream()
-        .filter(each -> isAccessor(each, finding.members()))
+    List<String> accessors = shared.alike(each -> isAccessor(each, finding.members()));
+    Set<String> movable =
+        MovableMethods.of(types.get(0), Set.copyOf(finding.members())).stream()
+            .map(MethodFact::signature)
+            .collect(Collectors.toSet());
+    List<String> both = new ArrayList<>(accessors);
+    shared.alike(each -> movable.contains(each.signature())).stream()
+        .filter(each -> !both.contains(each))
+        .forEach(both::add);
+    Candidate fields = shared.fieldsWith(accessors);
+    return both.size() == accessors.size()
+        ? List.of(fields)
+        : List.of(shared.fieldsWith(both), fields);
+  }
+
+  /** The methods of some kind that all classes have alike, as a command names them. */
+  private List<String> alike(Predicate<MethodFact> kind) {
+    return types.get(0).methods().stream()
+        .filter(kind)
         .map(MethodFact::signature)
-        .filter(each -> types.stream().allMatch(t -> shared.isAlike(t.method(each), each)))
-        .forEach(each -> members.add(each.replace(" ", "")));
-    String name = shared.name().orElse("Common" + NameWords.capitalised(finding.members().get(0)));
+        .filter(each -> types.stream().allMatch(type -> isAlike(type.method(each), each)))
+        .toList();
+  }
+
+  private Candidate fieldsWith(List<String> methods) {
+    List<String> members = new ArrayList<>(finding.members());
+    methods.forEach(each -> members.add(each.replace(" ", "")));
+    String name = name().orElse("Common" + NameWords.capitalised(finding.members().get(0)));
     ExtractSuperclass extract =
         new ExtractSuperclass(
             types.stream().map(TypeFact::name).toList(),
@@ -98,7 +122,7 @@ final class SharedAbove {
         new Effect(
             List.of(new Effect.Figure("classes that hold them", types.size(), 1)),
             List.of("1 class more"));
-    return List.of(new Candidate(finding.id(), new Cure.Above(extract, effect)));
+    return new Candidate(finding.id(), new Cure.Above(extract, effect));
   }
 
   private static boolean isAccessor(MethodFact method, List<String> fields) {

@@ -16,6 +16,9 @@ import paredown.text.NameWords;
 public final class Stages {
   private static final int LEAST_LINES = 3;
 
+  /** What gives several values takes as many lines to be asked for them. */
+  private static final int LEAST_LINES_OF_SEVERAL = 6;
+
   /** More values than these are no one thing. */
   private static final int MOST_RESULTS = 3;
 
@@ -60,6 +63,9 @@ public final class Stages {
       boolean leaves = span.jumps() && i + 1 < paragraphs.size();
       if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves) {
         Stretch stretch = Stretch.of(method, span);
+        if (stretch.results().size() > 1 && span.lines() < LEAST_LINES_OF_SEVERAL) {
+          continue;
+        }
         String name = free(stretch.name(), taken);
         ExtractMethod stage = new ExtractMethod(stretch.place(), name);
         boolean several = stretch.results().size() > 1 && stretch.results().size() <= MOST_RESULTS;

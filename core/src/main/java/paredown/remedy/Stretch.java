@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -105,12 +106,38 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
     List<String> words = words();
     String proposed =
         words.isEmpty()
-            ? results.stream().findFirst().orElse("")
+            ? results.stream().findFirst().or(this::returned).orElse("")
             : words.get(0)
                 + words.stream().skip(1).map(NameWords::capitalised).collect(Collectors.joining());
     String own = method.signature().replaceAll("\\(.*", "");
     boolean usable = SourceVersion.isName(proposed) && !proposed.equals(own);
     return usable ? proposed : own + "Part";
+  }
+
+  /** The variable of its own that its last statement returns, or makes what it returns of. */
+  private Optional<String> returned() {
+    List<Span> own =
+        method.body().spans().stream()
+            .filter(each -> span.holds(each.start()) && each.depth() == span.depth())
+            .toList();
+    if (own.isEmpty() || !own.get(own.size() - 1).jumps()) {
+      return Optional.empty();
+    }
+    Span last = own.get(own.size() - 1);
+    List<LocalUse> uses = method.body().locals();
+    List<LocalUse> asked = uses.stream().filter(use -> last.holds(use.offset())).toList();
+    boolean one = asked.stream().map(LocalUse::variable).distinct().count() == 1;
+    return asked.stream()
+        .findFirst()
+        .filter(use -> one)
+        .filter(use -> uses.stream().anyMatch(each -> isDeclared(each, use.variable())))
+        .map(LocalUse::name);
+  }
+
+  private boolean isDeclared(LocalUse use, int variable) {
+    return use.variable() == variable
+        && use.kind() == LocalUse.Kind.DECLARE
+        && span.holds(use.offset());
   }
 
   /** The first words of a comment that is short, and no code. */

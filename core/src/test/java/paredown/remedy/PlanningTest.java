@@ -16,6 +16,7 @@ import paredown.history.History;
 import paredown.program.Sources;
 import paredown.project.SourceFile;
 import paredown.refactor.RefusalKind;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.smell.Finding;
 import paredown.smell.Form;
 import paredown.smell.Grounds;
@@ -121,5 +122,64 @@ class PlanningTest {
     Remedy remedy = remedy(ferry.sources(), Form.METHOD, cure -> cure instanceof Cure.Part);
     String text = remedy.change().files().get(1).after().text();
     assertTrue(text.contains("if (each.crowdedPart(tide)) {"), text);
+  }
+
+  private static final String SPAN =
+      """
+      public class %1$s {
+        private final String crew;
+        private final int from;
+        private final int until;
+        private int %2$s;
+        public %1$s(String crew, int from, int until) {
+          this.crew = crew;
+          this.from = from;
+          this.until = until;
+        }
+        public String crew() { return crew; }
+        public boolean covers(int day) { return day >= from && day <= until; }
+        public int %2$s() { return %2$s += 2; }
+      }
+      """;
+
+  @Test
+  void takesWhatAllDoWithTheFieldsUpWithThem() {
+    Fixture ferry =
+        new Fixture(folder)
+            .with("src/Shift.java", SPAN.formatted("Shift", "tea"))
+            .with("src/Leave.java", SPAN.formatted("Leave", "paid"));
+    Remedy remedy = remedy(ferry.sources(), Form.TWINS, cure -> cure instanceof Cure.Above);
+    assertTrue(remedy.refactoring().command().contains("covers"), remedy.refactoring().command());
+  }
+
+  @Test
+  void namesAStageByWhatItReturnsAndLeavesAShortOneThatGivesTwo() {
+    String bill =
+        """
+        public class Desk {
+          private int fares;
+          String bill(int count, int tax) {
+            int sum = 0;
+            for (int i = 0; i < count; i++) {
+              sum += fares * i;
+            }
+
+            int due = sum * tax;
+            int all = sum + due;
+            fares++;
+
+            StringBuilder text = new StringBuilder();
+            text.append(due).append(all);
+            return text.toString();
+          }
+        }
+        """;
+    Sources sources = new Fixture(folder).with("src/Desk.java", bill).sources();
+    Facts facts = FactsReader.read(sources, sources.paths(SourceFile.Kind.MAIN)).facts();
+    assertEquals(
+        List.of("sum", "text"),
+        Stages.of(facts.types().get(0), "bill").stages().stream()
+            .map(ExtractMethod::name)
+            .toList());
   }
 }

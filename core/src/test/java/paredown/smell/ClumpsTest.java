@@ -276,4 +276,24 @@ class ClumpsTest {
         .map(finding -> String.join(", ", finding.members()))
         .toList();
   }
+
+  @Test
+  void countsFunctionsWhereOthersPassTheSameOn() {
+    String chart =
+        """
+        public final class Chart {
+          private Chart() {}
+          public static int area(int north, int west, int south, int east) { return north - south; }
+          public static int wide(int north, int west, int south, int east) { return east - west; }
+          public static int edge(int north, int west, int south, int east) { return north + east; }
+        }
+        """;
+    String finder =
+        "public class Finder { int cost(int north, int west, int south, int east) {"
+            + " return 2 * Chart.area(north, west, south, east); } }";
+    assertEquals(List.of(), Found.in(folder, chart).of(Form.PARAMETERS));
+    assertEquals(
+        List.of("Chart: north, west, south and east are passed together in 4 places"),
+        Found.in(folder, chart, finder).of(Form.PARAMETERS));
+  }
 }

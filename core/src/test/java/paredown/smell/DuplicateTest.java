@@ -213,4 +213,46 @@ class DuplicateTest {
             .of(Form.REPEATED)
             .size());
   }
+
+  @Test
+  void findsWhatTwoSiblingsSayOfLittleElse() {
+    String fare =
+        """
+        public class %s%s {
+          private int rides;
+          int price(int zones, boolean peak) {
+            int base = %d + %d * zones;
+            if (peak) {
+              base += base / 10;
+            }
+            rides++;
+            if (rides > 20) {
+              base -= 50;
+            }
+            return base;
+          }
+          int twice(int zones, boolean peak) {
+            int base = %d + %d * zones;
+            if (!peak) {
+              base -= base / 10;
+            }
+            rides++;
+            return rides > 20 ? base : 2 * base;
+          }
+        }
+        """;
+    String above = "public class Fare { int all; }";
+    for (boolean siblings : new boolean[] {true, false}) {
+      String under = siblings ? " extends Fare" : "";
+      Found found =
+          Found.in(
+              folder,
+              above,
+              fare.formatted("Adult", under, 200, 80, 1, 2),
+              fare.formatted("Child", under, 100, 40, 3, 4));
+      assertEquals(
+          siblings ? List.of("Adult: 2 pieces of code stand in Child, too") : List.of(),
+          found.of(Form.REPEATED));
+    }
+  }
 }

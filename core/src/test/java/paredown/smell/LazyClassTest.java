@@ -57,6 +57,9 @@ class LazyClassTest {
             "@Override public boolean equals(Object o) { return o instanceof Mark; }")) {
       assertEquals(List.of(), Found.in(folder, mark.formatted("", own), chart).of(Form.EMPTY), own);
     }
+    String below =
+        "public class Buoy extends Mark { Buoy() { super(3); } int far() { return 9; } }";
+    assertEquals(List.of(), Found.in(folder, mark.formatted("", ""), chart, below).of(Form.EMPTY));
     String checks = "if (number < 0) { throw new IllegalArgumentException(); }";
     assertEquals(List.of(), Found.in(folder, mark.formatted(checks, ""), chart).of(Form.EMPTY));
   }

@@ -46,11 +46,7 @@ record BeginClass(ExtractClass whole, boolean open) implements Part {
 
   private Piece text(OwnerClass owner, NewClass type) {
     String end = owner.source().lineEnd();
-    List<String> names =
-        owner.methods(whole.methods()).stream()
-            .map(method -> method.name() + "()")
-            .distinct()
-            .toList();
+    List<String> names = ClassComment.names(owner.methods(whole.methods()));
     ClassComment comment =
         ClassComment.of(
             "", names, " of " + Article.of(owner.simpleName()) + " ", owner.simpleName(), end);

@@ -1,6 +1,8 @@
 package paredown.refactor.operation.extractclass;
 
 import java.util.List;
+import javax.lang.model.element.Modifier;
+import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
 import paredown.text.Wrapped;
 
@@ -13,6 +15,14 @@ import paredown.text.Wrapped;
  */
 record ClassComment(String opening, String closing) {
   private static final int WIDE = 100;
+
+  /** The names of methods, of those only that others see where there are such. */
+  static List<String> names(List<OwnerClass.Method> methods) {
+    List<OwnerClass.Method> seen =
+        methods.stream().filter(each -> !each.is(Modifier.PRIVATE)).toList();
+    return (seen.isEmpty() ? methods : seen)
+        .stream().map(method -> method.name() + "()").distinct().toList();
+  }
 
   /**
    * The comment that lists some names.

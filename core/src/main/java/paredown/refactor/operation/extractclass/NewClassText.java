@@ -142,7 +142,7 @@ final class NewClassText {
   private void classComment() {
     List<String> names =
         members.fields().isEmpty()
-            ? members.methods().stream().map(method -> method.name() + "()").distinct().toList()
+            ? ClassComment.names(members.methods())
             : members.fields().stream().map(OwnerClass.Field::name).toList();
     String of =
         members.leaving().holdsObject() ? " of " + Article.of(owner.simpleName()) + " " : " of ";
