@@ -61,6 +61,9 @@ class RemediesTest extends FerryWithAnEnviousMethod {
             int first = all[0];
             int last = all[all.length - 1];
             tide = first;
+            while (tide > last) {
+              tide -= last;
+            }
 
             // four of them
             int one = all[0];

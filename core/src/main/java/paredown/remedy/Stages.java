@@ -63,12 +63,13 @@ public final class Stages {
       boolean leaves = span.jumps() && i + 1 < paragraphs.size();
       if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves) {
         Stretch stretch = Stretch.of(method, span);
-        if (stretch.results().size() > 1 && span.lines() < LEAST_LINES_OF_SEVERAL) {
+        int results = stretch.results().size();
+        boolean several = results > 1 && results <= MOST_RESULTS;
+        if (several && span.lines() < LEAST_LINES_OF_SEVERAL) {
           continue;
         }
         String name = free(stretch.name(), taken);
         ExtractMethod stage = new ExtractMethod(stretch.place(), name);
-        boolean several = stretch.results().size() > 1 && stretch.results().size() <= MOST_RESULTS;
         stages.add(several ? stage.giving(NameWords.capitalised(name)) : stage);
       }
     }

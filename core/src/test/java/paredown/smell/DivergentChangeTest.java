@@ -244,4 +244,37 @@ class DivergentChangeTest {
             .replaceAll("(?m).* word\\(String.*", "");
     assertEquals(List.of(), divergent(Found.in(folder, without)));
   }
+
+  /** A part of a class with a field of its own, and three methods that decide something. */
+  private static String part(String name) {
+    return """
+        private int %1$s;
+        void add%1$s(int by) { if (by > 0) { %1$s += by; } }
+        int cut%1$s(int by) { int cut = by > %1$s ? %1$s : by; %1$s -= cut; return cut; }
+        boolean is%1$s() { return %1$s > 9 && %1$s < 99; }
+        """
+        .formatted(name);
+  }
+
+  private static String client(String name, String part) {
+    return "public class %1$s { boolean x(Ship s) { s.add%2$s(1); s.cut%2$s(2); return s.is%2$s(); } }"
+        .formatted(name, part);
+  }
+
+  @Test
+  void takesOneClientEachForEnoughWherePartsWorkAsMuchAsClasses() {
+    String ship = "public class Ship { " + part("Crew") + part("Fuel") + "}";
+    Found found = Found.in(folder, ship, client("Office", "Crew"), client("Engine", "Fuel"));
+    assertEquals(
+        List.of("2 groups of clients use members with nothing in common"), divergent(found));
+    assertEquals(31, found.one(Form.WHOLE).weight());
+  }
+
+  @Test
+  void findsThreePartsThatShareNothingInASmallClass() {
+    String ship = "public class Ship { " + part("Crew") + part("Fuel") + part("Cargo") + "}";
+    assertEquals(
+        List.of("Ship: 3 groups of members"),
+        Found.in(folder, ship, client("Office", "Crew")).of(Form.WHOLE));
+  }
 }

@@ -34,6 +34,11 @@ public final class DivergentChange implements Detector {
 
   private static final int TEXTS = 2;
   private static final int RULES = 3;
+  private static final int WORKING = 3;
+  private static final int BRANCHES = 6;
+
+  /** What groups that work as much as classes weigh more. */
+  private static final int WHOLE = 3;
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
@@ -45,8 +50,7 @@ public final class DivergentChange implements Detector {
   }
 
   private static Stream<Finding> judge(TypeFact type, Grounds grounds) {
-    List<ClientGroups.Group> byClients =
-        ClientGroups.of(type, grounds.clients(), grounds.limits().divergentClients());
+    List<ClientGroups.Group> byClients = byClients(type, grounds);
     List<ChangeGroups.Group> byCommits =
         ChangeGroups.of(type, grounds.history(), grounds.limits().divergentCommits());
     return byClients.size() > 1 || byCommits.size() > 1
@@ -56,6 +60,24 @@ public final class DivergentChange implements Detector {
             .filter(shown -> shown.isMuch() || reachesOutside(shown))
             .map(shown -> shows(type, shown))
             .stream();
+  }
+
+  /** One client each is enough for groups that work as much as a class. */
+  private static List<ClientGroups.Group> byClients(TypeFact type, Grounds grounds) {
+    int fewest = grounds.limits().divergentClients();
+    List<ClientGroups.Group> groups = ClientGroups.of(type, grounds.clients(), fewest);
+    return groups.size() > 1
+        ? groups
+        : ClientGroups.of(type, grounds.clients(), 1).stream()
+            .filter(group -> group.clients().size() >= fewest || isWhole(type, group))
+            .toList();
+  }
+
+  private static boolean isWhole(TypeFact type, ClientGroups.Group group) {
+    List<MethodFact> methods =
+        group.methods().stream().flatMap(signature -> type.method(signature).stream()).toList();
+    return methods.stream().filter(MethodFact::works).count() >= WORKING
+        && methods.stream().mapToInt(MethodFact::branches).sum() >= BRANCHES;
   }
 
   /** Whether a finding rests on what a class shows of itself. */
@@ -151,7 +173,7 @@ public final class DivergentChange implements Detector {
               byClients.size(),
               2,
               "%d clients in %d groups, each of %d or more, that use members with nothing in common"
-                  .formatted(clients, byClients.size(), limits.divergentClients())));
+                  .formatted(clients, byClients.size(), fewest(byClients))));
       byClients.forEach(
           group ->
               groups.add(
@@ -185,7 +207,8 @@ public final class DivergentChange implements Detector {
     return new Finding(
         Smell.DIVERGENT_CHANGE,
         Form.WHOLE,
-        weight(byClients.size(), clients, byCommits.size(), commits),
+        weight(byClients.size(), clients, byCommits.size(), commits)
+            + (fewest(byClients) == 1 ? WHOLE : 0),
         type.name(),
         List.of(),
         members.stream().distinct().toList(),
@@ -206,6 +229,10 @@ public final class DivergentChange implements Detector {
             groups,
             rows(type, members),
             List.of()));
+  }
+
+  private static int fewest(List<ClientGroups.Group> groups) {
+    return groups.stream().mapToInt(group -> group.clients().size()).min().orElse(0);
   }
 
   private static List<String> said(List<Evidence.Group> groups) {

@@ -29,7 +29,7 @@ import paredown.text.Listed;
 /**
  * A god class is very complex, its members fall into groups that each have fields and logic, and
  * either it uses the data of several other classes while its methods have little in common, or
- * groups of its members share nothing at all. Half as complex, it is one where three such groups
+ * groups of its members share nothing at all. A third as complex, it is one where three such groups
  * share nothing.
  *
  * <p>Lanza and Marinescu, "Object-Oriented Metrics in Practice", 2006, chapter 5; groups that share
@@ -75,7 +75,7 @@ public final class GodClass implements Detector {
     boolean half = complexity * 2 >= limits.godComplexity();
     boolean towers = half && towers(type, complexity, grounds);
     boolean scattered =
-        half
+        complexity * 3 >= limits.godComplexity()
             && MemberGroups.of(type).stream().filter(ofBranches(type, LIGHT_BRANCHES)).count()
                 >= SCATTERED;
     if (complexity < limits.godComplexity() && !towers && !scattered) {
