@@ -62,11 +62,12 @@ public final class DivergentChange implements Detector {
             .stream();
   }
 
-  /** One client each is enough for groups that work as much as a class. */
+  /** One client each is enough for groups that work as much as a class, where no god class is. */
   private static List<ClientGroups.Group> byClients(TypeFact type, Grounds grounds) {
     int fewest = grounds.limits().divergentClients();
     List<ClientGroups.Group> groups = ClientGroups.of(type, grounds.clients(), fewest);
-    return groups.size() > 1
+    boolean complex = Size.weightedMethods(type) >= grounds.limits().godComplexity();
+    return groups.size() > 1 || complex
         ? groups
         : ClientGroups.of(type, grounds.clients(), 1).stream()
             .filter(group -> group.clients().size() >= fewest || isWhole(type, group))
