@@ -20,29 +20,10 @@ import java.util.TreeMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
-import java.util.function.Supplier;
 import paredown.UnusableRequest;
-import paredown.bench.sites.ChangeTypeSites;
-import paredown.bench.sites.ExtractClassSites;
-import paredown.bench.sites.ExtractMethodSites;
-import paredown.bench.sites.ExtractValueSites;
-import paredown.bench.sites.ExtractVariableSites;
-import paredown.bench.sites.InlineClassSites;
-import paredown.bench.sites.InlineFieldSites;
-import paredown.bench.sites.InlineMethodSites;
-import paredown.bench.sites.InlineVariableSites;
-import paredown.bench.sites.MoveDownSites;
-import paredown.bench.sites.MoveFieldSites;
-import paredown.bench.sites.MoveMethodSites;
-import paredown.bench.sites.MoveParameterSites;
-import paredown.bench.sites.MoveTypeSites;
-import paredown.bench.sites.OrderSites;
-import paredown.bench.sites.ParameterObjectSites;
-import paredown.bench.sites.RenameSites;
 import paredown.bench.sites.Site;
 import paredown.bench.sites.SiteChoice;
 import paredown.bench.sites.Sites;
-import paredown.bench.sites.SuperclassSites;
 import paredown.edit.ChangedFile;
 import paredown.facts.Facts;
 import paredown.facts.FactsReader;
@@ -55,7 +36,6 @@ import paredown.project.SourceFile;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.operation.extractvariable.ExtractVariable;
 import paredown.refactor.plan.Judged;
 
 /**
@@ -67,30 +47,6 @@ import paredown.refactor.plan.Judged;
  */
 public final class Sweep {
   private static final long SEED = 20261123L;
-  private static final Map<String, Supplier<Sites>> OPERATIONS =
-      Map.ofEntries(
-          Map.entry("move-method", MoveMethodSites::new),
-          Map.entry("move-class", MoveTypeSites::new),
-          Map.entry("extract-class", ExtractClassSites::new),
-          Map.entry("extract-method", ExtractMethodSites::new),
-          Map.entry("inline-variable", InlineVariableSites::new),
-          Map.entry("inline-class", InlineClassSites::new),
-          Map.entry("inline-method", InlineMethodSites::new),
-          Map.entry("inline-field", InlineFieldSites::new),
-          Map.entry("move-field", MoveFieldSites::new),
-          Map.entry("move-down", MoveDownSites::new),
-          Map.entry("extract-value", ExtractValueSites::new),
-          Map.entry("change-type", ChangeTypeSites::new),
-          Map.entry("move-parameter", MoveParameterSites::new),
-          Map.entry(
-              "extract-variable", () -> new ExtractVariableSites(ExtractVariable.Kind.VARIABLE)),
-          Map.entry("extract-field", () -> new ExtractVariableSites(ExtractVariable.Kind.FIELD)),
-          Map.entry(
-              "extract-constant", () -> new ExtractVariableSites(ExtractVariable.Kind.CONSTANT)),
-          Map.entry("rename", RenameSites::new),
-          Map.entry("parameter-object", ParameterObjectSites::new),
-          Map.entry("superclass", SuperclassSites::new),
-          Map.entry("order-members", OrderSites::new));
 
   private final Sites sites;
   private final Path library;
@@ -114,16 +70,12 @@ public final class Sweep {
   /**
    * A sweep of a library.
    *
-   * @param operation {@code move-method} or {@code extract-class}
+   * @param operation {@code move-method} or another of those that are swept
    * @param notes a folder for what becomes of each site
    * @param every after how many applied changes one is done on disk; 0 for none
    */
   static Sweep of(String operation, Path library, Path notes, int every) {
-    Supplier<Sites> sites = OPERATIONS.get(operation);
-    if (sites == null) {
-      throw new IllegalArgumentException(operation + " is none of " + OPERATIONS.keySet());
-    }
-    return new Sweep(sites.get(), library, notes, every);
+    return new Sweep(SweptOperations.sites(operation), library, notes, every);
   }
 
   /** {@code Sweep OPERATION LIBRARY NOTES NUMBER[:KIND]|@LIST [EVERY [ID]]}. */

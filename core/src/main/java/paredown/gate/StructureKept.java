@@ -1,12 +1,7 @@
 package paredown.gate;
 
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -14,15 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import javax.lang.model.element.Element;
-import javax.lang.model.element.PackageElement;
-import javax.lang.model.element.TypeElement;
-import javax.lang.model.type.TypeKind;
-import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
 import paredown.edit.ChangedFile;
 import paredown.edit.Region;
-import paredown.edit.Replacement;
 import paredown.edit.Run;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -57,16 +46,16 @@ final class StructureKept {
 
   private final Program before;
   private final Program after;
-  private final Change change;
   private final Map<String, Nodes> old = new HashMap<>();
   private final Set<String> selfTypes = new HashSet<>();
   private final List<String> breaks = new ArrayList<>();
   private final List<String> types = new ArrayList<>();
+  private final ExpressionTypes expressions;
 
   private StructureKept(Program before, Program after, Change change) {
     this.before = before;
     this.after = after;
-    this.change = change;
+    this.expressions = new ExpressionTypes(before, after, change);
     for (ChangedFile file : change.files()) {
       for (Run run : file.runs()) {
         if (run.self() != null) {
@@ -123,7 +112,9 @@ final class StructureKept {
       if (!isTurned(regions, entry.getKey(), entry.getValue(), was)) {
         compareParts(unit, entry.getKey(), entry.getValue(), was);
       }
-      compareTypes(regions, unit, entry.getKey(), entry.getValue());
+      expressions
+          .instead(regions, entry.getKey(), entry.getValue())
+          .ifPresent(what -> types.add(sentence(unit, entry.getKey(), what)));
     }
   }
 
@@ -287,64 +278,6 @@ final class StructureKept {
     return released && now.parts().size() > 1 && around.equals(was.get(now.parts().get(1)))
         ? around
         : null;
-  }
-
-  private void compareTypes(Intervals<Region> regions, Unit unit, Nodes.Node now, Nodes.Node then) {
-    boolean written =
-        regions.touching(now.start(), now.end()).stream()
-            .anyMatch(region -> region.start() == now.start() && region.end() == now.end());
-    boolean retyped =
-        regions.touching(now.start(), now.end()).stream()
-            .filter(region -> region.start() == now.start() && region.end() == now.end())
-            .anyMatch(region -> region.proof().equals(Replacement.OTHER_TYPE));
-    boolean call = now.kind() == Tree.Kind.METHOD_INVOCATION;
-    if (now.kind() != then.kind() || written && !call || retyped) {
-      // What was written may hold another object; a call that stands for a call gives its result.
-      return;
-    }
-    if (!now.isExpression() || !then.isExpression() || isNoValue(after, now.path())) {
-      return;
-    }
-    if (isNoValue(before, then.path())) {
-      return;
-    }
-    String type = type(after, now.path());
-    String expected = type(before, then.path());
-    if (!change.isSameType(expected, type) && !isSelf(then) && !isUnused(now)) {
-      types.add(sentence(unit, now, "would have the type " + type + " instead of " + expected));
-    }
-  }
-
-  /** Whether an expression is the name of a type, or of a method that is called. */
-  private static boolean isNoValue(Program program, TreePath path) {
-    Tree tree = path.getLeaf();
-    if (path.getParentPath().getLeaf() instanceof MethodInvocationTree call
-        && call.getMethodSelect() == tree) {
-      return true;
-    }
-    if (tree instanceof IdentifierTree || tree instanceof MemberSelectTree) {
-      Element element = program.trees().getElement(path);
-      return element == null || element instanceof TypeElement || element instanceof PackageElement;
-    }
-    return false;
-  }
-
-  private static boolean isUnused(Nodes.Node node) {
-    return node.path().getParentPath().getLeaf() instanceof ExpressionStatementTree;
-  }
-
-  private boolean isSelf(Nodes.Node then) {
-    Tree tree = then.path().getLeaf();
-    return tree instanceof IdentifierTree name
-            && (name.getName().contentEquals("this") || name.getName().contentEquals("super"))
-        || tree instanceof MemberSelectTree select && select.getIdentifier().contentEquals("this");
-  }
-
-  private static String type(Program program, TreePath path) {
-    TypeMirror type = program.trees().getTypeMirror(path);
-    return type == null || type.getKind() == TypeKind.NONE || type.getKind() == TypeKind.PACKAGE
-        ? ""
-        : program.symbols().text(type);
   }
 
   private void broke(Unit unit, Nodes.Node node, String what) {

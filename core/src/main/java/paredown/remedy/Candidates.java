@@ -31,7 +31,7 @@ public final class Candidates {
     this.types = types;
     this.type = types.get(finding.type());
     this.taken = new HashSet<>(taken);
-    this.code = new CodeCandidates(finding, type, types, taken);
+    this.code = new CodeCandidates(finding, type);
     this.classes = new ClassCandidates(finding, type, this.taken);
   }
 
@@ -70,7 +70,7 @@ public final class Candidates {
       case PART -> List.of(code.extractPart());
       case QUESTION -> List.of(code.askTheObject());
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
-      case REPEATED -> code.oneForAll();
+      case REPEATED -> new RepeatedCandidates(finding, type, types, taken).oneForAll();
       case UNUSED ->
           finding.evidence().figure("helpers").isPresent() ? List.of(inline()) : List.of();
       case CONSTRUCTOR -> List.of(builder());

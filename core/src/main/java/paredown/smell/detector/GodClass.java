@@ -1,9 +1,7 @@
 package paredown.smell.detector;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -13,7 +11,6 @@ import paredown.facts.TypeFact;
 import paredown.measure.Cohesion;
 import paredown.measure.ForeignData;
 import paredown.measure.MemberGroups;
-import paredown.measure.Representation;
 import paredown.measure.Responsibilities;
 import paredown.measure.Size;
 import paredown.smell.Detector;
@@ -24,7 +21,6 @@ import paredown.smell.Grounds;
 import paredown.smell.Limits;
 import paredown.smell.Smell;
 import paredown.text.Counted;
-import paredown.text.Listed;
 
 /**
  * A god class is very complex, its members fall into groups that each have fields and logic, and
@@ -180,8 +176,8 @@ public final class GodClass implements Detector {
             1,
             apart > 1
                 ? apart + " groups of its members, each with fields and logic, share nothing"
-                : held(type, responsibilities)));
-    List<Evidence.Group> groups = groups(type, responsibilities, grounds);
+                : GroupEvidence.held(type, responsibilities)));
+    List<Evidence.Group> groups = GroupEvidence.groups(type, responsibilities, grounds);
     List<String> members = new ArrayList<>();
     type.fields().stream().map(FieldFact::name).forEach(members::add);
     type.methods().stream().map(MethodFact::signature).forEach(members::add);
@@ -209,91 +205,8 @@ public final class GodClass implements Detector {
             figures,
             "Its members fall into %d groups:".formatted(groups.size()),
             groups,
-            rows(type),
+            GroupEvidence.rows(type),
             List.copyOf(foreign)));
-  }
-
-  /** What holds groups together that share something. */
-  private static String held(TypeFact type, List<MemberGroups.Group> groups) {
-    List<String> common =
-        type.instanceFields().stream()
-            .map(FieldFact::name)
-            .filter(field -> groups.stream().filter(each -> uses(type, each, field)).count() > 1)
-            .toList();
-    boolean calls =
-        groups.stream().anyMatch(each -> groups.stream().anyMatch(o -> calls(type, each, o)));
-    return common.isEmpty() || calls
-        ? "its groups have members in common"
-        : "only %s %s its groups together"
-            .formatted(Listed.of(common), common.size() > 1 ? "hold" : "holds");
-  }
-
-  private static boolean uses(TypeFact type, MemberGroups.Group group, String field) {
-    return group.methods().stream()
-        .flatMap(method -> type.method(method).stream())
-        .anyMatch(method -> method.fieldsOf(type.name()).contains(field));
-  }
-
-  private static boolean calls(TypeFact type, MemberGroups.Group one, MemberGroups.Group other) {
-    return one != other
-        && one.methods().stream()
-            .flatMap(method -> type.method(method).stream())
-            .flatMap(method -> method.callsOf(type.name()).stream())
-            .anyMatch(other.methods()::contains);
-  }
-
-  private static List<Evidence.Group> groups(
-      TypeFact type, List<MemberGroups.Group> found, Grounds grounds) {
-    Map<MemberGroups.Group, String> names = Responsibilities.names(found);
-    Map<String, Set<String>> users = grounds.clients().ofMembers(type);
-    List<Evidence.Group> groups = new ArrayList<>();
-    for (MemberGroups.Group group : found) {
-      groups.add(group(names.get(group), group.fields(), group.methods(), users));
-    }
-    Representation.of(type)
-        .filter(Representation::isMuch)
-        .map(Representation::making)
-        .filter(
-            making -> found.stream().allMatch(each -> Collections.disjoint(each.methods(), making)))
-        .ifPresent(making -> groups.add(group(DivergentChange.TEXT, List.of(), making, users)));
-    return groups;
-  }
-
-  private static Evidence.Group group(
-      String name, List<String> fields, List<String> methods, Map<String, Set<String>> users) {
-    return new Evidence.Group(
-        name,
-        fields,
-        methods,
-        methods.stream()
-            .flatMap(method -> users.getOrDefault(method, Set.of()).stream())
-            .distinct()
-            .sorted()
-            .toList());
-  }
-
-  private static List<Evidence.Row> rows(TypeFact type) {
-    List<Evidence.Row> rows = new ArrayList<>();
-    for (FieldFact field : type.instanceFields()) {
-      rows.add(Evidence.Row.at(field.range(), field.name(), List.of()));
-    }
-    for (MethodFact method : type.methods()) {
-      if (MemberGroups.ties(method)) {
-        List<String> uses = new ArrayList<>();
-        type.instanceFields().stream()
-            .map(FieldFact::name)
-            .filter(method.fieldsOf(type.name())::contains)
-            .forEach(uses::add);
-        type.methods().stream()
-            .filter(MemberGroups::ties)
-            .filter(each -> method.callsOf(type.name()).contains(each.signature()))
-            .map(each -> each.name() + "()")
-            .distinct()
-            .forEach(uses::add);
-        rows.add(Evidence.Row.at(method.range(), method.signature(), uses));
-      }
-    }
-    return rows;
   }
 
   /**

@@ -28,17 +28,6 @@ import paredown.refactor.flow.Jumps;
  * follows a branch that returns stands in the other one.
  */
 final class Branches {
-  /** What stands where the method returned. */
-  interface Ending {
-    List<Piece> at(TreePath value, String indent);
-
-    /** Whether it can stand in a try statement as well as behind it. */
-    boolean canBeTried(TryTree tree);
-
-    /** Whether it can stand in front of a loop that puts another in its place. */
-    boolean canBeFirst();
-  }
-
   private final SiteCode code;
   private final Ending ending;
   private final Preset preset;

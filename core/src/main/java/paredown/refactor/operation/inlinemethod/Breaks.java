@@ -24,12 +24,12 @@ final class Breaks {
   private static final String PROOF = "behind it nothing is left to do";
 
   private final SiteCode code;
-  private final Branches.Ending ending;
+  private final Ending ending;
   private final TreePath around;
   private final UnitTrees trees;
   private final String unit;
 
-  Breaks(SiteCode code, Branches.Ending ending, TreePath around, String unit) {
+  Breaks(SiteCode code, Ending ending, TreePath around, String unit) {
     this.unit = unit;
     this.code = code;
     this.ending = ending;

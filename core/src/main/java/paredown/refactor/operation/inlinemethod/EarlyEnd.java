@@ -97,7 +97,7 @@ final class EarlyEnd {
     return inVariable(statement, indent);
   }
 
-  private List<Piece> pieces(Branches.Ending ending, String indent) {
+  private List<Piece> pieces(Ending ending, String indent) {
     List<Piece> pieces = code.held(indent);
     code.newLine(pieces, indent);
     pieces.addAll(new Branches(code, ending, preset, unit).all(indent));
@@ -228,7 +228,7 @@ final class EarlyEnd {
    * @param type of the variable
    * @param fresh whether nothing else knows it yet
    */
-  private final class Kept implements Branches.Ending {
+  private final class Kept implements Ending {
     private final List<Piece> names;
     private final TypeMirror type;
     private final boolean fresh;
@@ -270,7 +270,7 @@ final class EarlyEnd {
   }
 
   /** A value that nobody asks for stays only where it does something. */
-  private final class Unused implements Branches.Ending {
+  private final class Unused implements Ending {
     @Override
     public List<Piece> at(TreePath value, String indent) {
       if (Values.isStatement(value.getLeaf())) {
