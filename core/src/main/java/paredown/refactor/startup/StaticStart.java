@@ -15,10 +15,12 @@ import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.EnumSet;
+import java.util.Set;
 import java.util.function.Predicate;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
@@ -40,6 +42,10 @@ import paredown.refactor.use.OwnerClass;
  * <p>The Java Language Specification, section 12.4.
  */
 public final class StaticStart {
+  /** What a value declares itself. */
+  private static final Set<NestingKind> NO_MEMBERS =
+      Set.of(NestingKind.ANONYMOUS, NestingKind.LOCAL);
+
   private final Program program;
   private final Effects effects;
 
@@ -78,6 +84,20 @@ public final class StaticStart {
       }
     }
     return loudest;
+  }
+
+  /**
+   * How much it shows that the value of a static field is worked out by another class: loud where
+   * it looks at one of the two, so that which of them starts first could matter.
+   */
+  public Sound ofValue(TreePath value, TypeElement type, TypeElement other) {
+    boolean tied =
+        looksAt(
+            value,
+            named ->
+                !NO_MEMBERS.contains(named.getNestingKind())
+                    && (isWithin(named, type) || isWithin(named, other)));
+    return tied ? Sound.LOUD : sound(value, type, other);
   }
 
   /**

@@ -9,6 +9,7 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import paredown.UnusableRequest;
+import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
@@ -154,11 +155,7 @@ final class MoveFieldChecks {
     }
     CalmCalls calm = new CalmCalls(program);
     if (declared && !Shift.isInert(program, calm, value)) {
-      throw cannot.because(
-          RefusalKind.INITIALISATION_ORDER,
-          "working its value out could show, and would be done at another time",
-          "Give it its value in a method first.",
-          trees.place(field.tree()));
+      requireQuietValue(value);
     }
     for (Tree member : owner.tree().getMembers()) {
       TreePath path = new TreePath(owner.path(), member);
@@ -174,6 +171,25 @@ final class MoveFieldChecks {
     }
     requireQuiet(owner);
     requireQuiet(target);
+  }
+
+  /** A value that does more shows nowhere, or it is assumed to. */
+  private void requireQuietValue(TreePath value) {
+    StaticStart.Sound sound =
+        new StaticStart(program).ofValue(value, owner.element(), target.element());
+    if (sound == StaticStart.Sound.LOUD) {
+      throw cannot.because(
+          RefusalKind.INITIALISATION_ORDER,
+          "working its value out could show, and would be done at another time",
+          "Give it its value in a method first.",
+          trees.place(field.tree()));
+    }
+    owner
+        .assumptions()
+        .add(
+            Assumption.Kind.START,
+            "it shows nowhere when %s gets its value".formatted(field.name()),
+            trees.place(field.tree()));
   }
 
   /** Whether a member is worked out when its class starts. */
