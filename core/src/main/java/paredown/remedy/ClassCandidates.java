@@ -199,7 +199,7 @@ final class ClassCandidates {
   }
 
   private long uses(MethodFact method, List<String> fields) {
-    return new HashSet<>(method.fieldsOf(type.name())).stream().filter(fields::contains).count();
+    return method.fieldsOf(type.name()).stream().filter(fields::contains).count();
   }
 
   private ExtractClass alone(List<String> fields, String proposed) {

@@ -111,17 +111,21 @@ final class SharedAbove {
     List<String> members = new ArrayList<>(finding.members());
     methods.forEach(each -> members.add(each.replace(" ", "")));
     String name = name().orElse("Common" + NameWords.capitalised(finding.members().get(0)));
+    Effect.Figure figure = new Effect.Figure("classes that hold them", types.size(), 1);
+    return above(members, List.of(), Optional.of(name), figure, List.of("1 class more"));
+  }
+
+  /** Members of all the classes that go up, or what each place says as a new one. */
+  private Candidate above(
+      List<String> members,
+      List<String> parts,
+      Optional<String> name,
+      Effect.Figure figure,
+      List<String> price) {
     ExtractSuperclass extract =
         new ExtractSuperclass(
-            types.stream().map(TypeFact::name).toList(),
-            members,
-            List.of(),
-            Optional.of(name),
-            Set.of());
-    Effect effect =
-        new Effect(
-            List.of(new Effect.Figure("classes that hold them", types.size(), 1)),
-            List.of("1 class more"));
+            types.stream().map(TypeFact::name).toList(), members, parts, name, Set.of());
+    Effect effect = new Effect(List.of(figure), price);
     return new Candidate(finding.id(), new Cure.Above(extract, effect));
   }
 
@@ -181,18 +185,9 @@ final class SharedAbove {
       }
       places.add(place.get());
     }
-    ExtractSuperclass extract =
-        new ExtractSuperclass(
-            types.stream().map(TypeFact::name).toList(),
-            List.of(run.name(types.get(0))),
-            places,
-            name,
-            Set.of());
-    Effect effect =
-        new Effect(
-            List.of(new Effect.Figure("lines of it in each class", run.lines(), 1)),
-            List.of("1 method more"));
-    return Optional.of(new Candidate(finding.id(), new Cure.Above(extract, effect)));
+    Effect.Figure figure = new Effect.Figure("lines of it in each class", run.lines(), 1);
+    List<String> members = List.of(run.name(types.get(0)));
+    return Optional.of(above(members, places, name, figure, List.of("1 method more")));
   }
 
   private List<Candidate> candidates() {
@@ -210,18 +205,10 @@ final class SharedAbove {
     if (members.isEmpty() || !above && name.isEmpty()) {
       return List.of();
     }
-    ExtractSuperclass extract =
-        new ExtractSuperclass(
-            types.stream().map(TypeFact::name).toList(),
-            members.stream().map(this::selector).toList(),
-            List.of(),
-            name,
-            Set.of());
-    Effect effect =
-        new Effect(
-            List.of(new Effect.Figure("classes that say it", types.size(), 1)),
-            above ? List.of() : List.of("1 class more"));
-    return List.of(new Candidate(finding.id(), new Cure.Above(extract, effect)));
+    List<String> selectors = members.stream().map(this::selector).toList();
+    Effect.Figure figure = new Effect.Figure("classes that say it", types.size(), 1);
+    List<String> price = above ? List.of() : List.of("1 class more");
+    return List.of(above(selectors, List.of(), name, figure, price));
   }
 
   private boolean isAlike(Optional<MethodFact> method, String signature) {

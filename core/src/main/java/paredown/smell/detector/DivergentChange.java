@@ -64,12 +64,16 @@ public final class DivergentChange implements Detector {
 
   /** One client each is enough for groups that work as much as a class, where no god class is. */
   private static List<ClientGroups.Group> byClients(TypeFact type, Grounds grounds) {
+    List<ClientGroups.Group> all = ClientGroups.of(type, grounds.clients(), 1);
+    if (all.size() < 2) {
+      return List.of();
+    }
     int fewest = grounds.limits().divergentClients();
     List<ClientGroups.Group> groups = ClientGroups.of(type, grounds.clients(), fewest);
     boolean complex = Size.weightedMethods(type) >= grounds.limits().godComplexity();
     return groups.size() > 1 || complex
         ? groups
-        : ClientGroups.of(type, grounds.clients(), 1).stream()
+        : all.stream()
             .filter(group -> group.clients().size() >= fewest || isWhole(type, group))
             .toList();
   }
@@ -209,7 +213,7 @@ public final class DivergentChange implements Detector {
         Smell.DIVERGENT_CHANGE,
         Form.WHOLE,
         weight(byClients.size(), clients, byCommits.size(), commits)
-            + (fewest(byClients) == 1 ? WHOLE : 0),
+            + (byClients.size() > 1 && fewest(byClients) == 1 ? WHOLE : 0),
         type.name(),
         List.of(),
         members.stream().distinct().toList(),

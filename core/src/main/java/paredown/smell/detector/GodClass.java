@@ -50,6 +50,9 @@ public final class GodClass implements Detector {
 
   private static final int LIGHT_BRANCHES = 4;
 
+  /** Nothing below this part of the limit is complex enough for several things. */
+  private static final int LEAST_PART = 3;
+
   /** A field with what gets and sets it is no responsibility. */
   private static final int ACCESSED = 3;
 
@@ -68,12 +71,14 @@ public final class GodClass implements Detector {
   private static Stream<Finding> judge(TypeFact type, Grounds grounds) {
     Limits limits = grounds.limits();
     int complexity = Size.weightedMethods(type);
+    if (complexity * LEAST_PART < limits.godComplexity()) {
+      return Stream.empty();
+    }
     boolean half = complexity * 2 >= limits.godComplexity();
     boolean towers = half && towers(type, complexity, grounds);
+    List<MemberGroups.Group> parts = MemberGroups.of(type);
     boolean scattered =
-        complexity * 3 >= limits.godComplexity()
-            && MemberGroups.of(type).stream().filter(ofBranches(type, LIGHT_BRANCHES)).count()
-                >= SCATTERED;
+        parts.stream().filter(ofBranches(type, LIGHT_BRANCHES)).count() >= SCATTERED;
     if (complexity < limits.godComplexity() && !towers && !scattered) {
       return Stream.empty();
     }
@@ -81,7 +86,7 @@ public final class GodClass implements Detector {
     Cohesion cohesion = Cohesion.of(type);
     boolean meddles =
         foreign.size() > limits.godForeign() && cohesion.percent() < limits.godCohesion();
-    List<MemberGroups.Group> apart = MemberGroups.of(type).stream().filter(heavy(type)).toList();
+    List<MemberGroups.Group> apart = parts.stream().filter(heavy(type)).toList();
     boolean tangle =
         complexity >= TANGLE * limits.godComplexity()
             && foreign.size() > limits.godForeign()

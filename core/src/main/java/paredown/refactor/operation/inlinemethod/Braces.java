@@ -6,9 +6,7 @@ import java.util.List;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
-import paredown.refactor.carry.Layout;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 import paredown.text.Token;
 
@@ -24,7 +22,7 @@ final class Braces {
     this.own = own;
     UnitTrees trees = code.call().trees();
     this.outer = code.source().indentAt(trees.start(own.getParentPath().getLeaf()));
-    this.unit = Layout.of(OwnerClass.of(trees.program(), code.call().type())).unit();
+    this.unit = code.unit();
   }
 
   /** The indent of what stands within. */

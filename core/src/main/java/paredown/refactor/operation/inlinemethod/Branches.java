@@ -35,16 +35,11 @@ final class Branches {
   private final UnitTrees trees;
   private final Commented text;
 
-  /**
-   * Branches for a call.
-   *
-   * @param unit what one level of indentation adds
-   */
-  Branches(SiteCode code, Ending ending, Preset preset, String unit) {
+  Branches(SiteCode code, Ending ending, Preset preset) {
     this.preset = preset;
     this.code = code;
     this.ending = ending;
-    this.unit = unit;
+    this.unit = code.unit();
     this.trees = code.body().trees();
     this.text = new Commented(code);
   }
@@ -125,7 +120,7 @@ final class Branches {
 
   /** A loop or switch that breaks leave, with what it gives otherwise in front of it. */
   private List<Piece> left(TreePath at, List<TreePath> rest, String indent) {
-    Breaks breaks = new Breaks(code, ending, at, unit);
+    Breaks breaks = new Breaks(code, ending, at);
     Optional<TreePath> other = rest.size() == 1 ? preset.of(at, rest.get(0)) : Optional.empty();
     boolean set = rest.isEmpty() || other.isPresent() && ending.canBeFirst();
     if (!set || !breaks.areWhole()) {

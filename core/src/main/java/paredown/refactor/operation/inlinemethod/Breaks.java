@@ -29,8 +29,8 @@ final class Breaks {
   private final UnitTrees trees;
   private final String unit;
 
-  Breaks(SiteCode code, Ending ending, TreePath around, String unit) {
-    this.unit = unit;
+  Breaks(SiteCode code, Ending ending, TreePath around) {
+    this.unit = code.unit();
     this.code = code;
     this.ending = ending;
     this.around = around;

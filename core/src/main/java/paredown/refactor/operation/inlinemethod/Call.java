@@ -140,7 +140,8 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
     if (statement.getLeaf() instanceof ReturnTree end) {
       return end.getExpression() == tree() && givesSame();
     }
-    return isStatement()
+    return statement.getLeaf() == path.getParentPath().getLeaf()
+        && isStatement()
         && statement.getParentPath().getParentPath().getLeaf() instanceof MethodTree around
         && around.getBody() == statement.getParentPath().getLeaf()
         && isVoid(around)

@@ -25,13 +25,11 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Use;
 import paredown.program.UseKind;
-import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Blocks;
 import paredown.refactor.code.LocalUses;
 import paredown.refactor.code.Returns;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
-import paredown.refactor.use.OwnerClass;
 import paredown.text.Token;
 
 /**
@@ -44,7 +42,6 @@ final class EarlyEnd {
   private final Predicate<TreePath> omissible;
   private final Call call;
   private final UnitTrees trees;
-  private final String unit;
 
   /**
    * The code for a call.
@@ -58,7 +55,6 @@ final class EarlyEnd {
     this.omissible = omissible;
     this.call = code.call();
     this.trees = call.trees();
-    this.unit = Layout.of(OwnerClass.of(trees.program(), call.type())).unit();
   }
 
   /**
@@ -100,7 +96,7 @@ final class EarlyEnd {
   private List<Piece> pieces(Ending ending, String indent) {
     List<Piece> pieces = code.held(indent);
     code.newLine(pieces, indent);
-    pieces.addAll(new Branches(code, ending, preset, unit).all(indent));
+    pieces.addAll(new Branches(code, ending, preset).all(indent));
     return pieces;
   }
 
@@ -129,12 +125,14 @@ final class EarlyEnd {
   private boolean isSetTwice() {
     Body body = code.body();
     return preset.value().isPresent()
-        || Returns.in(body.path()).stream().anyMatch(each -> isTried(each, body.path()));
+        || Returns.in(body.path()).stream()
+            .anyMatch(each -> isWithin(each, body.path().getLeaf(), TryTree.class::isInstance));
   }
 
-  private static boolean isTried(TreePath end, TreePath body) {
-    for (TreePath at = end; at.getLeaf() != body.getLeaf(); at = at.getParentPath()) {
-      if (at.getLeaf() instanceof TryTree) {
+  /** Whether something of a kind stands between code and what it stands in. */
+  private static boolean isWithin(TreePath code, Tree around, Predicate<Tree> kind) {
+    for (TreePath at = code; at.getLeaf() != around; at = at.getParentPath()) {
+      if (kind.test(at.getLeaf())) {
         return true;
       }
     }
@@ -145,16 +143,11 @@ final class EarlyEnd {
   private boolean isFixed(TreePath statement, VariableTree variable) {
     return variable.getModifiers().getFlags().contains(Modifier.FINAL)
         || LocalUses.of(trees, statement).stream()
-            .anyMatch(use -> isCaptured(use, statement.getParentPath().getLeaf()));
+            .anyMatch(use -> isWithin(use, statement.getParentPath().getLeaf(), EarlyEnd::isLater));
   }
 
-  private static boolean isCaptured(TreePath use, Tree block) {
-    for (TreePath at = use; at.getLeaf() != block; at = at.getParentPath()) {
-      if (at.getLeaf() instanceof LambdaExpressionTree || at.getLeaf() instanceof ClassTree) {
-        return true;
-      }
-    }
-    return false;
+  private static boolean isLater(Tree tree) {
+    return tree instanceof LambdaExpressionTree || tree instanceof ClassTree;
   }
 
   /** The name of a variable whose type is written down now. */

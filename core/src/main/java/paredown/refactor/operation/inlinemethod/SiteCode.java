@@ -15,11 +15,13 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.ValueInPlace;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.WritableType;
+import paredown.refactor.use.OwnerClass;
 import paredown.text.SourceText;
 
 /** The code of a method as pieces for the place of one call: moved there, or repeated. */
@@ -58,6 +60,11 @@ final class SiteCode {
 
   Given values() {
     return values;
+  }
+
+  /** What one level of indentation adds around the call. */
+  String unit() {
+    return Layout.of(OwnerClass.of(call.trees().program(), call.type())).unit();
   }
 
   /** Whether the method's code moves to the call; else it is repeated. */
