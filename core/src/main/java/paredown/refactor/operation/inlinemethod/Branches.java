@@ -139,7 +139,7 @@ final class Branches {
   private Refused refused(TreePath at) {
     return Refused.advising(
         RefusalKind.LEAVES_EARLY,
-        "The method returns from within a loop or another place that code cannot be led out of.",
+        "The method returns from so deep that no branch or break can take the place of that.",
         "Extract what comes before as a method of its own, and inline that.",
         code.call().place(),
         trees.place(Returns.in(at).get(0).getLeaf()));

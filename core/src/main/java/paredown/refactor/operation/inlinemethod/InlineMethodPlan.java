@@ -169,8 +169,7 @@ final class InlineMethodPlan {
                         .at(List.of(place))
                         .with("Change the comment first, or say --keep."));
     edits.add(use.file(), words);
-    notes.add(
-        "A comment spoke of %s: its link is no link now, in %s.".formatted(method.name(), place));
+    notes.add("The link to %s in %s is plain text now.".formatted(method.name(), place));
   }
 
   private boolean isOwn(String file, int offset) {
