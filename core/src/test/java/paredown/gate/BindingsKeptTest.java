@@ -257,4 +257,50 @@ class BindingsKeptTest {
     became.put("field A#depth", "field A#metres");
     assertTrue(verdict().passed(), verdict().toString());
   }
+
+  /** Takes a method of one class up to another, which a third one has in its own way. */
+  private void takeUp(String caller) {
+    given(
+        "A.java",
+        "class A { }\nclass B extends A { int m() { return 1; } "
+            + caller
+            + " }\nclass C extends A { @Override public String toString() { return \"\"; } }\n",
+        "D.java",
+        "class D extends A {  int m() { return 2; } }\n");
+    String method = "int m() { return 1; }";
+    int start = text("A.java").indexOf(method);
+    replace("A.java", "{ }", Written.plain("{ "), carried(start, method), Written.plain(" }"));
+    replace("A.java", method);
+    replace(
+        "D.java",
+        " int m",
+        Written.plain(" int "),
+        Written.text("").here(UseKind.OVERRIDES, "method A#m()", null).text("m").done());
+    became.put("method B#m()", "method A#m()");
+  }
+
+  private static Carried carried(int start, String text) {
+    return Carried.range("src/A.java", start, start + text.length());
+  }
+
+  @Test
+  void knowsAMethodThatAnotherClassOverridesSinceItCameUp() {
+    takeUp("int n() { return m() + new B().m(); }");
+    assertTrue(verdict().passed(), verdict().toString());
+  }
+
+  @Test
+  void catchesAMethodThatCameUpAndIsAskedOfAnotherObject() {
+    takeUp("A other; int n() { return new B().m(); }");
+    int call = text("A.java").indexOf("new B()");
+    Written other =
+        Written.text("")
+            .here(UseKind.RECEIVER, "type B", null)
+            .name("other", "field B#other", null)
+            .done();
+    edits.get("src/A.java").add(Replacement.of(call, call + 7, other));
+    assertEquals(
+        List.of("an object of D that is asked for A#m() would run D#m() instead of A#m()"),
+        verdict().dispatch());
+  }
 }

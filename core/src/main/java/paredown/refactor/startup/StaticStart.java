@@ -213,7 +213,8 @@ public final class StaticStart {
 
   private static boolean isOfMachine(String type, ExecutableElement method) {
     boolean asked = method.getSimpleName().toString().matches("get\\w+|random");
-    return type.startsWith("java.lang.System")
+    boolean copies = method.getSimpleName().contentEquals("arraycopy");
+    return type.startsWith("java.lang.System") && !copies
         || type.startsWith("java.io.")
         || type.startsWith("java.nio.file.")
         || type.startsWith("java.lang.Thread")
@@ -245,7 +246,10 @@ public final class StaticStart {
       @Override
       public Void visitExpressionStatement(ExpressionStatementTree tree, Void unused) {
         TreePath path = new TreePath(getCurrentPath(), tree.getExpression());
-        found[0] |= tree.getExpression() instanceof MethodInvocationTree && isOther(path, type);
+        found[0] |=
+            tree.getExpression() instanceof MethodInvocationTree call
+                && !call.getMethodSelect().toString().equals("System.arraycopy")
+                && isOther(path, type);
         return super.visitExpressionStatement(tree, null);
       }
 

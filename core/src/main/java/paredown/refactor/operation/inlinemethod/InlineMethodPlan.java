@@ -25,10 +25,10 @@ import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.StaticImports;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.Widening;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
-import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
@@ -44,12 +44,14 @@ final class InlineMethodPlan {
   private final Program program;
   private final EditList edits = new EditList();
   private final Map<String, TypeNames> names = new LinkedHashMap<>();
+  private final Widening widening;
 
   InlineMethodPlan(InlineMethod arguments, OwnerClass owner, OwnerClass.Method method) {
     this.arguments = arguments;
     this.owner = owner;
     this.method = method;
     this.program = owner.program();
+    this.widening = new Widening(program);
   }
 
   Change change() {
@@ -68,7 +70,8 @@ final class InlineMethodPlan {
               call.trees().path(), path -> new TypeNames(call.trees(), program.symbols()::key));
       Given values = new Given(owner, method, body, inBody, call, types, calm, owner.assumptions());
       values.requireObject();
-      requireNoStart(call);
+      new OwnersStart(owner, method, body, inBody).require(call, values, arguments.accepted());
+      new SeenThere(owner, method, inBody, widening).require(call, values);
       Site site = new Site(owner, inBody, call, values, types, taken.near(call), first);
       SiteCode code = new SiteCode(body, call, values, site, types, first);
       Inlined inlined = new Inlined(code, calm, owner.assumptions());
@@ -81,6 +84,7 @@ final class InlineMethodPlan {
       remove(body, carried);
       unlink(notes);
     }
+    widening.collect(null, edits::add);
     names.forEach((file, types) -> types.imports().forEach(each -> edits.add(file, each)));
     OnlookersFromOutside.assume(
         owner, method.is(Modifier.PRIVATE) ? List.of() : List.of(method.name()));
@@ -90,7 +94,7 @@ final class InlineMethodPlan {
         Map.of(),
         Map.of(),
         ReadableFiles.paths(program),
-        new Change.Report(api(), List.of(), List.of(), List.copyOf(notes))
+        new Change.Report(api(), widening.announced(), List.of(), List.copyOf(notes))
             .assuming(owner.assumptions().all()));
   }
 
@@ -176,14 +180,6 @@ final class InlineMethodPlan {
     return file.equals(owner.trees().path())
         && method.range().start() <= offset
         && offset < method.range().end();
-  }
-
-  /** Calling a static method starts its class; nobody must notice that it does not. */
-  private void requireNoStart(Call call) {
-    if (method.is(Modifier.STATIC) && !owner.element().equals(call.type())) {
-      boolean accepted = arguments.accepted().contains(RefusalKind.STARTED_EARLIER);
-      StaticStart.require(owner, owner, method.name() + " cannot be inlined", accepted);
-    }
   }
 
   /** The calls that are meant, in the order of their files and places. */

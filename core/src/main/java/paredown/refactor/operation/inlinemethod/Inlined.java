@@ -21,6 +21,8 @@ import paredown.text.SourceText;
 
 /** The code of a method in the place of one call: an expression, or statements in front of it. */
 final class Inlined {
+  private static final String TURNS = "the call is not reached once each time that it runs";
+
   private final Body body;
   private final Call call;
   private final Given values;
@@ -118,12 +120,16 @@ final class Inlined {
           "Give its lambda or field a block first, or inline the other calls with --at.",
           call.place());
     }
-    if (!isFirst(statement)) {
+    Between between = Between.of(trees, trees.start(statement.getLeaf()), call.path());
+    if (!isFirst(between)) {
+      boolean turns = between.perhaps() || between.repeats();
       throw Refused.advising(
           RefusalKind.CALL_SHAPE,
           "The code of the method cannot stand in front of this statement: %s."
-              .formatted(why().orElse("other things run before the call")),
-          "Give what the call gives to a variable first: pare extract variable.",
+              .formatted(why().orElse(turns ? TURNS : "other things run before the call")),
+          turns
+              ? "Let the call be a statement of its own first."
+              : "Give what runs before the call to a variable first: pare extract variable.",
           call.place());
     }
     return statement;
@@ -155,8 +161,7 @@ final class Inlined {
   }
 
   /** Whether nothing that could show runs in a statement before the call. */
-  private boolean isFirst(TreePath statement) {
-    Between between = Between.of(trees, trees.start(statement.getLeaf()), call.path());
+  private boolean isFirst(Between between) {
     return !between.perhaps()
         && !between.repeats()
         && !between.later()

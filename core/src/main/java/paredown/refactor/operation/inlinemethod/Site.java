@@ -1,6 +1,5 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
@@ -10,9 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.VariableElement;
-import paredown.edit.Carried;
-import paredown.edit.Copied;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Self;
@@ -20,12 +16,8 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Use;
 import paredown.program.UseKind;
-import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
-import paredown.refactor.code.Brackets;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
 
@@ -65,7 +57,6 @@ final class Site {
     this.types = types;
     this.first = first;
     this.chosen = new SiteNames(names, call, values, taken);
-    requireSeen();
     write();
   }
 
@@ -81,30 +72,6 @@ final class Site {
 
   private boolean isWithinOwner() {
     return CodeElsewhere.isWithin(call.trees(), call.path(), owner.element());
-  }
-
-  private void requireSeen() {
-    Sight sight = new Sight(call.type(), program.elements());
-    boolean home = isWithinOwner();
-    for (Element element : names.named()) {
-      boolean own = element instanceof VariableElement && !element.getKind().isField();
-      if (!own && !home && sight.hides(element)) {
-        throw Refused.advising(
-            RefusalKind.HIDDEN_FROM_OUTSIDE,
-            "%s cannot be seen where it is called."
-                .formatted(element.getSimpleName().toString().replace("<init>", "What it makes")),
-            "Inline the calls that can see it with --at, or leave the method.",
-            call.place());
-      }
-    }
-    boolean inner = values.object() == null && !call.type().equals(owner.element());
-    if (inner && names.selves().stream().anyMatch(self -> self.member() == null)) {
-      throw Refused.advising(
-          RefusalKind.INNER_OBJECT,
-          "The code hands out its object, which is another one where it is called.",
-          "Inline the other calls with --at, or leave the method.",
-          call.place());
-    }
   }
 
   /** What the object of the code has become, where a class below calls it. */
@@ -138,18 +105,10 @@ final class Site {
         rename(each.getKey(), each.getValue());
       }
     }
-    for (Value each : values.all()) {
-      if (each == values.object()) {
-        ask(each);
-      } else {
-        put(each);
-      }
-    }
+    values.all().stream().filter(each -> each != values.object()).forEach(this::put);
+    edits.addAll(new AskedThere(owner, names, call, values, chosen, first).edits());
     boolean home = isWithinOwner();
     CodeElsewhere elsewhere = new CodeElsewhere(trees, types, call.type(), first);
-    if (values.object() == null && home) {
-      names.selves().forEach(this::askShadowed);
-    }
     for (TreePath each : names.statics()) {
       String name = ((IdentifierTree) each.getLeaf()).getName().toString();
       boolean shadowed = trees.element(each).getKind().isField() && chosen.isOfCaller(name);
@@ -194,68 +153,6 @@ final class Site {
                 dropped(at(start, UseKind.NAME)),
                 "the call gives it this"));
       }
-    }
-  }
-
-  /** Puts the object, or the variable that holds it, in front of what the code asks itself. */
-  private void ask(Value object) {
-    boolean moves = true;
-    for (BodyNames.Self self : names.selves()) {
-      int start = trees.start(self.path().getLeaf());
-      List<Piece> pieces = new ArrayList<>(object(object, moves));
-      moves = false;
-      if (self.member() == null) {
-        edits.add(
-            new Replacement(
-                start,
-                trees.end(self.path().getLeaf()),
-                pieces,
-                dropped(
-                    at(trees.nameOffset(self.path().getLeaf()), UseKind.NAME),
-                    at(start, UseKind.NAME)),
-                "it is the object that the call asks"));
-      } else {
-        pieces.add(Written.plain("."));
-        edits.add(
-            new Replacement(
-                start,
-                start,
-                pieces,
-                dropped(at(start, UseKind.RECEIVER)),
-                "it is the object that the call asks"));
-      }
-    }
-  }
-
-  private List<Piece> object(Value object, boolean moves) {
-    if (object.needsVariable()) {
-      return List.of(Written.text("").local(chosen.of(object)).done());
-    }
-    ExpressionTree tree = (ExpressionTree) object.path().getLeaf();
-    int start = call.trees().start(tree);
-    int end = call.trees().end(tree);
-    Piece piece =
-        moves
-            ? Carried.range(call.trees().path(), start, end)
-            : new Copied(call.trees().path(), start, end, List.of());
-    return Brackets.areNeededBeforeDot(tree)
-        ? List.of(Written.plain("("), piece, Written.plain(")"))
-        : List.of(piece);
-  }
-
-  /** A field whose name a variable of the caller has is asked of this. */
-  private void askShadowed(BodyNames.Self self) {
-    boolean shadowed =
-        self.member() != null
-            && self.member().getKind().isField()
-            && call.type().equals(owner.element())
-            && chosen.isOfCaller(self.member().getSimpleName().toString());
-    if (shadowed) {
-      int start = trees.start(self.path().getLeaf());
-      Written written =
-          Written.text("").name("this", "this of " + owner.binaryName()).text(".").done();
-      edits.add(
-          new Replacement(start, start, List.of(written), dropped(at(start, UseKind.RECEIVER))));
     }
   }
 

@@ -66,6 +66,14 @@ final class CodeAbove extends CodeInFamily {
     return program().symbols().key(element);
   }
 
+  /** What stands above the class above is the same for both. */
+  @Override
+  protected boolean isSameAbove(TreePath superclass) {
+    Element asked = trees().element(superclass.getParentPath());
+    boolean own = common.first().element().equals(trees().classAround(superclass));
+    return own && isMember(asked) && !common.parent().element().equals(asked.getEnclosingElement());
+  }
+
   @Override
   protected void selected(TreePath path, MemberSelectTree tree) {
     if (tree.getIdentifier().contentEquals("this") || tree.getIdentifier().contentEquals("super")) {

@@ -4,15 +4,11 @@ import com.sun.source.tree.AnnotationTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Stream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
@@ -25,7 +21,6 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Constants;
-import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
@@ -49,6 +44,7 @@ final class MoveUpChecks {
   private final Overruled overruled;
   private final OwnerClass parent;
   private final Program program;
+  private final FreeAbove free;
 
   MoveUpChecks(CommonMembers common, List<MemberUses.MemberUse> uses, Overruled overruled) {
     this.common = common;
@@ -56,6 +52,7 @@ final class MoveUpChecks {
     this.overruled = overruled;
     this.parent = common.parent();
     this.program = parent.program();
+    this.free = new FreeAbove(common);
   }
 
   /** The method of the class above that only announces one that goes up. */
@@ -70,6 +67,11 @@ final class MoveUpChecks {
                     .elements()
                     .overrides(method.element(), each.element(), common.first().element()))
         .findFirst();
+  }
+
+  /** The methods of classes beside that override now what goes up. */
+  List<FreeAbove.Beside> overriding() {
+    return free.overriding();
   }
 
   void require() {
@@ -98,7 +100,7 @@ final class MoveUpChecks {
           overruled);
       requireQuietAbove(owner);
     }
-    requireFree();
+    free.require();
     requireAbstractable();
   }
 
@@ -253,109 +255,6 @@ final class MoveUpChecks {
     }
   }
 
-  /** Nothing above, nor beside, may have what goes up. */
-  private void requireFree() {
-    Set<TypeElement> own = own();
-    List<TypeElement> beside = beside(own);
-    List<TypeElement> above =
-        Stream.concat(Stream.of(parent.element()), program.supertypes(parent.element()).stream())
-            .toList();
-    for (OwnerClass.Field each : common.fields()) {
-      for (TypeElement type : above) {
-        ElementFilter.fieldsIn(type.getEnclosedElements()).stream()
-            .filter(other -> other.getSimpleName().contentEquals(each.name()))
-            .findFirst()
-            .ifPresent(other -> taken(each.name(), type, own));
-      }
-    }
-    requireNoInterface(own);
-    for (OwnerClass.Method each : common.methods()) {
-      above.forEach(type -> requireFree(each, type, true, own));
-      if (!common.isKnownAbove(each)) {
-        // What overrides a method already goes on doing that.
-        beside.forEach(type -> requireFree(each, type, false, own));
-      }
-    }
-    for (OwnerClass.Method each : common.abstracted()) {
-      above.forEach(type -> requireFree(each, type, true, own));
-    }
-  }
-
-  private Set<TypeElement> own() {
-    Set<TypeElement> own = new LinkedHashSet<>();
-    common.owners().forEach(each -> own.add(each.element()));
-    return own;
-  }
-
-  /** The classes below the one above that are none of these, nor below them. */
-  private List<TypeElement> beside(Set<TypeElement> own) {
-    return Below.of(program, List.of(parent.element())).stream()
-        .filter(each -> !own.contains(each))
-        .filter(each -> program.supertypes(each).stream().noneMatch(own::contains))
-        .toList();
-  }
-
-  /** A field that a class would inherit from two sides means neither. */
-  private void requireNoInterface(Set<TypeElement> own) {
-    Set<TypeElement> below = new LinkedHashSet<>(own);
-    below.addAll(Below.of(program, List.of(parent.element())));
-    for (TypeElement type : below) {
-      for (TypeElement above : program.supertypes(type)) {
-        if (!above.getKind().isInterface()) {
-          continue;
-        }
-        for (OwnerClass.Field each : common.fields()) {
-          boolean taken =
-              ElementFilter.fieldsIn(above.getEnclosedElements()).stream()
-                  .anyMatch(other -> other.getSimpleName().contentEquals(each.name()));
-          if (taken) {
-            taken(each.name(), above, own);
-          }
-        }
-      }
-    }
-  }
-
-  private void requireFree(
-      OwnerClass.Method method, TypeElement type, boolean above, Set<TypeElement> own) {
-    String signature = signature(method.element());
-    for (ExecutableElement each : ElementFilter.methodsIn(type.getEnclosedElements())) {
-      boolean announced =
-          above
-              && (each.getModifiers().contains(Modifier.ABSTRACT) || type.getKind().isInterface())
-              && !method.is(Modifier.STATIC);
-      boolean hidden =
-          above && each.getModifiers().contains(Modifier.PRIVATE) && !type.equals(parent.element());
-      if (signature(each).equals(signature) && !announced && !hidden) {
-        taken(method.name(), type, own);
-      }
-    }
-  }
-
-  private String signature(ExecutableElement method) {
-    String key = program.symbols().key(method);
-    return key.substring(key.lastIndexOf('#'));
-  }
-
-  private void taken(String member, TypeElement type, Set<TypeElement> own) {
-    boolean beside =
-        !type.equals(parent.element())
-            && !type.getKind().isInterface()
-            && program.supertypes(type).contains(parent.element());
-    throw Refused.advising(
-        RefusalKind.NAME_TAKEN,
-        "%s cannot go up: %s has one of that name.".formatted(member, type.getSimpleName()),
-        beside
-            ? "If it says the same, name that class, too; else rename one of them first:"
-                + " pare rename --help."
-            : "Rename one of them first: pare rename --help.",
-        place(type));
-  }
-
-  private String place(TypeElement type) {
-    return UnitTrees.place(program, type).orElse(parent.trees().place(parent.tree()));
-  }
-
   /** What becomes abstract above must be in every class below. */
   private void requireAbstractable() {
     if (common.abstracted().isEmpty()) {
@@ -363,7 +262,7 @@ final class MoveUpChecks {
     }
     OwnerClass.Method needed = common.abstracted().get(0);
     Optional<TypeElement> lacking =
-        beside(own()).stream()
+        free.beside().stream()
             .filter(each -> !each.getModifiers().contains(Modifier.ABSTRACT))
             .findFirst();
     boolean isAbstract = parent.element().getModifiers().contains(Modifier.ABSTRACT);
@@ -401,6 +300,6 @@ final class MoveUpChecks {
     return own.is(Modifier.PRIVATE)
         && Below.of(program, List.of(owner.element())).stream()
             .flatMap(type -> ElementFilter.methodsIn(type.getEnclosedElements()).stream())
-            .anyMatch(other -> signature(other).equals(signature(own.element())));
+            .anyMatch(other -> free.isAlike(other, own.element()));
   }
 }

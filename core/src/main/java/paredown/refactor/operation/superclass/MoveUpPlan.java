@@ -1,7 +1,5 @@
 package paredown.refactor.operation.superclass;
 
-import com.sun.source.tree.MethodTree;
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -11,20 +9,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ExecutableElement;
 import paredown.edit.Change;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Use;
 import paredown.program.UseKind;
-import paredown.refactor.carry.Layout;
 import paredown.refactor.code.DocReference;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.effect.Overriders;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.Shadows;
 import paredown.refactor.name.Widening;
@@ -66,7 +61,8 @@ final class MoveUpPlan {
   Change change() {
     Overruled overruled = new Overruled(arguments.accepted());
     List<MemberUses.MemberUse> uses = MemberUses.of(program, keys());
-    new MoveUpChecks(common, uses, overruled).require();
+    MoveUpChecks checks = new MoveUpChecks(common, uses, overruled);
+    checks.require();
     passed = new PassedOn(common, names, edits);
     SeenAbove seen = SeenAbove.of(common, uses, this::goesUp);
     MembersAbove above = new MembersAbove(common, seen, names.of(parent.trees()), widening);
@@ -77,7 +73,9 @@ final class MoveUpPlan {
     removals();
     uses.forEach(this::renamed);
     docs();
-    common.abstracted().forEach(each -> overriding(each, seen.of(each.key())));
+    OverridesAbove overrides = new OverridesAbove(common, edits);
+    common.abstracted().forEach(each -> overriding(each, seen.of(each.key()), overrides));
+    checks.overriding().forEach(overrides::say);
     widening.collect(null, edits::add);
     for (OwnerClass owner : common.owners()) {
       OnlookersFromOutside.assume(owner, List.copyOf(common.names()));
@@ -91,6 +89,7 @@ final class MoveUpPlan {
     wider.addAll(opened);
     wider.addAll(widening.announced());
     notes.addAll(overruled.notes());
+    checks.overriding().forEach(each -> notes.add(each.sentence(parent)));
     return new Change(
         "%s has %s now, which %s had."
             .formatted(
@@ -276,23 +275,12 @@ final class MoveUpPlan {
     }
   }
 
-  /** A method that is abstract above overrides that one. */
-  private void overriding(OwnerClass.Method method, AccessLevel level) {
+  /** A method that is abstract above is overridden by all that they have. */
+  private void overriding(OwnerClass.Method method, AccessLevel level, OverridesAbove overrides) {
     for (OwnerClass owner : common.owners()) {
       OwnerClass.Method own = common.of(owner, method);
       UnitTrees trees = owner.trees();
-      Layout layout = Layout.of(owner);
-      int start = own.range().declaration();
-      boolean said =
-          trees.source().slice(start, trees.names().of(own.tree())).contains("@Override");
-      if (!said) {
-        Written written =
-            Written.text("@")
-                .name("Override", "type java.lang.Override")
-                .text(layout.lineEnd() + owner.source().indentAt(start))
-                .done();
-        edits.add(trees.path(), Replacement.of(start, start, written));
-      }
+      overrides.say(owner, own, method);
       if (AccessLevel.of(own.element()).compareTo(level) < 0) {
         String word = level == AccessLevel.PACKAGE ? "" : level.word() + " ";
         Modifiers.access(trees, own.tree().getModifiers(), own.range(), word)
@@ -305,31 +293,6 @@ final class MoveUpPlan {
                     AccessLevel.of(own.element()).word(),
                     level.word()));
       }
-      overrides(trees, own.tree(), method);
-      for (ExecutableElement below : new Overriders(program).of(own.element())) {
-        TreePath path = program.declaration(below);
-        overrides(
-            new UnitTrees(program, program.unit(path).orElseThrow()),
-            (MethodTree) path.getLeaf(),
-            method);
-      }
-    }
-  }
-
-  /** Notes that a method overrides one more. */
-  private void overrides(UnitTrees trees, MethodTree own, OwnerClass.Method above) {
-    int name = trees.names().of(own);
-    TreeSet<String> keys = new TreeSet<>(Set.of(MoveUp.above(common, above.key())));
-    Optional<Use> old = program.uses().at(trees.path(), name, UseKind.OVERRIDES);
-    old.ifPresent(use -> keys.addAll(List.of(use.key().split(" & "))));
-    Written written =
-        Written.text("")
-            .here(UseKind.OVERRIDES, String.join(" & ", keys), old.map(Use::place).orElse(null))
-            .text(own.getName().toString())
-            .done();
-    Replacement edit = Replacement.of(name, name + own.getName().length(), written);
-    if (!edits.of(trees.path()).contains(edit)) {
-      edits.add(trees.path(), edit);
     }
   }
 }

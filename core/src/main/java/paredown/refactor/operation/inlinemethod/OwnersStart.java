@@ -1,0 +1,99 @@
+package paredown.refactor.operation.inlinemethod;
+
+import com.sun.source.tree.ArrayAccessTree;
+import com.sun.source.tree.AssignmentTree;
+import com.sun.source.tree.CompoundAssignmentTree;
+import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.MemberSelectTree;
+import com.sun.source.tree.MethodInvocationTree;
+import com.sun.source.tree.NewClassTree;
+import com.sun.source.tree.Tree;
+import com.sun.source.tree.UnaryTree;
+import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
+import java.util.Set;
+import javax.lang.model.element.Element;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.program.Program;
+import paredown.program.Symbols;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.effect.CalmCalls;
+import paredown.refactor.flow.Between;
+import paredown.refactor.startup.StaticStart;
+import paredown.refactor.use.OwnerClass;
+
+/**
+ * Calling a static method starts its class, and nobody may notice where its code does not.
+ *
+ * <p>The Java Language Specification, section 12.4.1.
+ */
+record OwnersStart(OwnerClass owner, OwnerClass.Method method, Body body, BodyNames names) {
+
+  void require(Call call, Given values, Set<RefusalKind> accepted) {
+    Program program = owner.program();
+    boolean started =
+        program
+            .types()
+            .isSubtype(
+                program.types().erasure(call.type().asType()),
+                program.types().erasure(owner.element().asType()));
+    if (method.is(Modifier.STATIC) && !started && !isStartedFirst(values)) {
+      StaticStart.require(
+          owner,
+          owner,
+          method.name() + " cannot be inlined",
+          accepted.contains(RefusalKind.STARTED_EARLIER));
+    }
+  }
+
+  /** Whether the code itself starts the class before it does anything that could show. */
+  private boolean isStartedFirst(Given values) {
+    boolean alike =
+        values.all().stream().allMatch(each -> each.needsVariable() || isOfLocals(each.path()));
+    return alike && names.statics().stream().anyMatch(this::startsFirst);
+  }
+
+  /** Whether a value is the same whatever a class does when it starts. */
+  private boolean isOfLocals(TreePath value) {
+    boolean[] others = {false};
+    new TreePathScanner<Void, Void>() {
+      @Override
+      public Void scan(Tree tree, Void unused) {
+        others[0] |=
+            tree instanceof MethodInvocationTree
+                || tree instanceof NewClassTree
+                || tree instanceof MemberSelectTree
+                || tree instanceof ArrayAccessTree
+                || tree instanceof UnaryTree
+                || tree instanceof AssignmentTree
+                || tree instanceof CompoundAssignmentTree;
+        return super.scan(tree, null);
+      }
+
+      @Override
+      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+        Element named = owner.program().trees().getElement(getCurrentPath());
+        others[0] |= !Symbols.isLocal(named) && !(named instanceof TypeElement);
+        return null;
+      }
+    }.scan(value, null);
+    return !others[0];
+  }
+
+  private boolean startsFirst(TreePath use) {
+    Element member = body.trees().element(use);
+    boolean starts =
+        owner.element().equals(member.getEnclosingElement())
+            && !(member instanceof VariableElement field && field.getConstantValue() != null);
+    if (!starts) {
+      return false;
+    }
+    CalmCalls calm = new CalmCalls(owner.program());
+    Between between = Between.of(body.trees(), body.trees().start(body.path().getLeaf()) + 1, use);
+    return !between.perhaps()
+        && !between.later()
+        && between.code().stream().allMatch(each -> calm.effects().of(each).kinds().isEmpty());
+  }
+}

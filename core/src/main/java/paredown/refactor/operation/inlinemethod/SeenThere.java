@@ -1,0 +1,77 @@
+package paredown.refactor.operation.inlinemethod;
+
+import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.VariableElement;
+import paredown.program.Program;
+import paredown.refactor.RefusalKind;
+import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.name.Sight;
+import paredown.refactor.name.Widening;
+import paredown.refactor.use.OwnerClass;
+
+/**
+ * Whether the code of a method sees what it names where it is called: what its package does not see
+ * yet is opened for that, and no further.
+ */
+record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Widening widening) {
+
+  void require(Call call, Given values) {
+    boolean home = CodeElsewhere.isWithin(call.trees(), call.path(), owner.element());
+    if (!home) {
+      Program program = owner.program();
+      Sight sight = new Sight(call.type(), program.elements());
+      boolean inherited =
+          isOwnersObject(call) && (values.object() == null || isOf(values.object(), call));
+      for (Element element : names.named()) {
+        boolean own = element instanceof VariableElement && !element.getKind().isField();
+        if (!own && sight.hides(element) && !(inherited && isInherited(element))) {
+          open(element, sight, call);
+        }
+      }
+    }
+    boolean inner = values.object() == null && !isOwnersObject(call);
+    if (inner && names.selves().stream().anyMatch(self -> self.member() == null)) {
+      throw Refused.advising(
+          RefusalKind.INNER_OBJECT,
+          "The code hands out its object, which is another one where it is called.",
+          "Inline the other calls with --at, or leave the method.",
+          call.place());
+    }
+  }
+
+  /** Whether an object is of the class around the call, which may then ask it as its own. */
+  private boolean isOf(Value object, Call call) {
+    var types = owner.program().types();
+    return types.isSubtype(types.erasure(object.type()), types.erasure(call.type().asType()));
+  }
+
+  /** Whether a class below has a member wherever it is. */
+  private static boolean isInherited(Element element) {
+    return element.getModifiers().contains(Modifier.PROTECTED)
+        && element.getKind() != ElementKind.CONSTRUCTOR
+        && !(element instanceof TypeElement);
+  }
+
+  /** Whether the object around a call is one of the owner, or of a class below. */
+  private boolean isOwnersObject(Call call) {
+    var types = owner.program().types();
+    return types.isSubtype(
+        types.erasure(call.type().asType()), types.erasure(owner.element().asType()));
+  }
+
+  private void open(Element element, Sight sight, Call call) {
+    if (!sight.isNear(element)) {
+      throw Refused.advising(
+          RefusalKind.HIDDEN_FROM_OUTSIDE,
+          "%s cannot be seen where it is called."
+              .formatted(element.getSimpleName().toString().replace("<init>", "What it makes")),
+          "Inline the calls that can see it with --at, or leave the method.",
+          call.place());
+    }
+    widening.open(element, sight, method.name(), call.place());
+  }
+}
