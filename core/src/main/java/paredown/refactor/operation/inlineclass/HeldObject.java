@@ -58,14 +58,23 @@ final class HeldObject implements Way {
    */
   static Optional<HeldObject> of(
       OwnerClass gone, Optional<OwnerClass> wanted, Overruled overruled) {
+    List<HeldObject> holders = isPart(gone) ? holders(gone, wanted, overruled) : List.of();
+    return holders.size() == 1 ? Optional.of(holders.get(0)) : Optional.empty();
+  }
+
+  /**
+   * Whether an object of a class could be a part of another: it is plain, and needs none around.
+   */
+  private static boolean isPart(OwnerClass gone) {
+    Set<Modifier> modifiers = gone.element().getModifiers();
     boolean inner =
         gone.element().getNestingKind() != NestingKind.TOP_LEVEL
-            && !gone.element().getModifiers().contains(Modifier.STATIC);
-    boolean plain =
-        Way.isPlain(gone) && !inner && !gone.element().getModifiers().contains(Modifier.ABSTRACT);
-    if (!plain) {
-      return Optional.empty();
-    }
+            && !modifiers.contains(Modifier.STATIC);
+    return Way.isPlain(gone) && !inner && !modifiers.contains(Modifier.ABSTRACT);
+  }
+
+  private static List<HeldObject> holders(
+      OwnerClass gone, Optional<OwnerClass> wanted, Overruled overruled) {
     List<HeldObject> holders = new ArrayList<>();
     for (OwnerClass home : wanted.map(List::of).orElseGet(() -> naming(gone))) {
       for (OwnerClass.Field field : home.fields()) {
@@ -80,7 +89,14 @@ final class HeldObject implements Way {
         }
       }
     }
-    return holders.size() == 1 ? Optional.of(holders.get(0)) : Optional.empty();
+    return holders;
+  }
+
+  /** The fields that hold an object of a class, each as {@code Desk#clerk}. */
+  static List<String> fields(OwnerClass gone, Optional<OwnerClass> wanted) {
+    return holders(gone, wanted, new Overruled(Set.of())).stream()
+        .map(each -> each.home.writtenName() + "#" + each.held.name())
+        .toList();
   }
 
   /** Whether a class is all that another says that it is. */

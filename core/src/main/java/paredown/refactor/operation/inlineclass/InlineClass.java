@@ -14,7 +14,6 @@ import paredown.program.Sources;
 import paredown.refactor.Cannot;
 import paredown.refactor.Refactoring;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.name.NamedFromOutside;
 import paredown.refactor.plan.Arguments;
 import paredown.refactor.plan.ReadableFiles;
@@ -81,13 +80,7 @@ public record InlineClass(String type, Optional<String> into, Set<RefusalKind> a
       ways.removeIf(way -> !program.symbols().binary(way.stays()).equals(name));
     }
     if (ways.isEmpty()) {
-      throw Refused.advising(
-          RefusalKind.DOES_MORE,
-          "%s cannot be inlined%s: it is no subclass that adds nothing, it does more than pass on to another, and no class holds an object of it as a part of its own."
-              .formatted(
-                  owner.writtenName(), home.map(each -> " into " + each.simpleName()).orElse("")),
-          "Move its members where they belong first: pare move method --help.",
-          owner.trees().place(owner.tree()));
+      throw new NoWay(owner, home.map(each -> OwnerClass.of(program, each))).refused();
     }
     return ways.get(0);
   }
