@@ -22,8 +22,11 @@ import com.sun.source.tree.WhileLoopTree;
 import com.sun.source.tree.YieldTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
+import com.sun.source.util.TreeScanner;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 import javax.lang.model.element.Name;
 
@@ -74,6 +77,19 @@ public final class Jumps extends TreePathScanner<Void, Void> {
       return all || tree.getFinallyBlock() != null && neverEnds(tree.getFinallyBlock());
     }
     return false;
+  }
+
+  /** The labels in a piece of code. */
+  public static Set<String> labels(Tree code) {
+    Set<String> labels = new HashSet<>();
+    new TreeScanner<Void, Void>() {
+      @Override
+      public Void visitLabeledStatement(LabeledStatementTree tree, Void unused) {
+        labels.add(tree.getLabel().toString());
+        return super.visitLabeledStatement(tree, null);
+      }
+    }.scan(code, null);
+    return labels;
   }
 
   private Void jump(Predicate<Tree> aim) {

@@ -9,6 +9,7 @@ import com.sun.source.tree.TryTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import paredown.edit.Indent;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
@@ -19,7 +20,10 @@ import paredown.refactor.code.UnitTrees;
 import paredown.refactor.flow.Jumps;
 import paredown.text.Token;
 
-/** A loop or switch that a method returned from: where it did, a break leaves it. */
+/**
+ * A loop or switch that a method returned from: where it did, a break leaves it, by a label where
+ * another loop or switch is between.
+ */
 final class Breaks {
   private static final String PROOF = "behind it nothing is left to do";
 
@@ -28,6 +32,7 @@ final class Breaks {
   private final TreePath around;
   private final UnitTrees trees;
   private final String unit;
+  private String label = "";
 
   Breaks(SiteCode code, Ending ending, TreePath around) {
     this.unit = code.unit();
@@ -42,22 +47,26 @@ final class Breaks {
     return Jumps.isLoop(statement.getLeaf()) || statement.getLeaf() instanceof SwitchTree;
   }
 
-  /** Whether a break leads out of it wherever it returned. */
+  /** Whether a break leads out of it wherever it returned, be it one that names it. */
   boolean areWhole() {
-    return Returns.in(around).stream().allMatch(this::isLeft);
+    return Returns.in(around).stream()
+        .allMatch(
+            each ->
+                within(each)
+                    .noneMatch(
+                        tree -> tree instanceof TryTree attempt && !ending.canBeTried(attempt)));
   }
 
-  private boolean isLeft(TreePath end) {
-    for (TreePath at = end.getParentPath();
-        at.getLeaf() != around.getLeaf();
-        at = at.getParentPath()) {
-      Tree tree = at.getLeaf();
-      boolean tried = !(tree instanceof TryTree attempt) || ending.canBeTried(attempt);
-      if (Jumps.isLoop(tree) || tree instanceof SwitchTree || !tried) {
-        return false;
-      }
-    }
-    return true;
+  /** What stands between a return and what it leaves. */
+  private Stream<Tree> within(TreePath end) {
+    return Stream.iterate(
+            end.getParentPath(), at -> at.getLeaf() != around.getLeaf(), TreePath::getParentPath)
+        .map(TreePath::getLeaf);
+  }
+
+  /** Whether a plain break would leave something else. */
+  private boolean isDeep(TreePath end) {
+    return within(end).anyMatch(tree -> Jumps.isLoop(tree) || tree instanceof SwitchTree);
   }
 
   /** Its code with breaks. */
@@ -65,11 +74,15 @@ final class Breaks {
     int start = trees.start(around.getLeaf());
     int end = trees.end(around.getLeaf());
     Indent moved = new Indent(trees.source().indentAt(start), indent);
-    List<Replacement> ends = new ArrayList<>();
-    for (TreePath each : Returns.in(around)) {
-      ends.add(end(each, moved));
+    List<TreePath> returns = Returns.in(around);
+    List<Piece> pieces = new ArrayList<>();
+    if (returns.stream().anyMatch(this::isDeep)) {
+      label = code.freeLabel(Jumps.isLoop(around.getLeaf()) ? "loop" : "choice");
+      pieces.add(Written.plain(label + ":" + code.source().lineEnd() + indent));
     }
-    return List.of(code.range(start, end, moved, ends));
+    List<Replacement> ends = returns.stream().map(each -> end(each, moved)).toList();
+    pieces.add(code.range(start, end, moved, ends));
+    return pieces;
   }
 
   /** What stands where it returned: the value is kept, and a break leaves the rest. */
@@ -113,7 +126,7 @@ final class Breaks {
       pieces.addAll(ending.at(new TreePath(path, tree.getExpression()), indent));
       pieces.add(Written.plain(pieces.isEmpty() ? "" : between));
     }
-    pieces.add(Written.plain("break;"));
+    pieces.add(Written.plain(isDeep(path) ? "break " + label + ";" : "break;"));
     return pieces;
   }
 

@@ -4,7 +4,9 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
@@ -19,6 +21,7 @@ import paredown.refactor.carry.Layout;
 import paredown.refactor.carry.ValueInPlace;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.flow.Jumps;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OwnerClass;
@@ -35,6 +38,7 @@ final class SiteCode {
   private final TypeNames types;
   private final boolean first;
   private final List<Piece> carried = new ArrayList<>();
+  private final Set<String> labels = new HashSet<>();
 
   /**
    * The code for a call.
@@ -220,6 +224,19 @@ final class SiteCode {
   /** A name for a variable that nothing around the call knows. */
   String freeName(String wanted) {
     return site.names().fresh(wanted);
+  }
+
+  /** A label that nothing around the call, and nothing in the method, has. */
+  String freeLabel(String wanted) {
+    Set<String> known = new HashSet<>(Jumps.labels(call.member().getLeaf()));
+    known.addAll(Jumps.labels(body.path().getLeaf()));
+    known.addAll(labels);
+    String label = wanted;
+    for (int i = 2; known.contains(label); i++) {
+      label = wanted + i;
+    }
+    labels.add(label);
+    return label;
   }
 
   /** That what the method gives would be lost. */
