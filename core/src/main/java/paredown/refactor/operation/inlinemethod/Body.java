@@ -16,6 +16,7 @@ import paredown.refactor.code.Returns;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Token;
+import paredown.text.TokenKind;
 
 /**
  * The body of a method as it can stand elsewhere: statements, and what it gives behind them.
@@ -76,15 +77,45 @@ record Body(
     return first.start();
   }
 
-  /** Where its statements end, with a comment behind the last in its line. */
+  /** Where its statements end, with the comments behind the last. */
   int end() {
-    return end(statements.get(statements.size() - 1).getLeaf());
+    int end = statements.isEmpty() ? start() : end(statements.get(statements.size() - 1).getLeaf());
+    return endOfComments(end);
+  }
+
+  /** Whether an end is that of a comment which goes on to the end of its line. */
+  boolean isLineComment(int end) {
+    Token last = trees.source().tokens().get(trees.source().tokenAt(end) - 1);
+    return last.end() == end && last.kind() == TokenKind.LINE_COMMENT;
+  }
+
+  /** Whether it has comments beside what stands in its statements, or in front of what it gives. */
+  boolean isCommented() {
+    boolean before = !statements.isEmpty() && trees.start(statements.get(0).getLeaf()) > start();
+    int end =
+        statements.isEmpty() ? start() : trees.end(statements.get(statements.size() - 1).getLeaf());
+    return before || end() > end;
+  }
+
+  /** Where the last comment in front of the result ends, or of the end; else the same offset. */
+  private int endOfComments(int from) {
+    int last = from;
+    int limit =
+        result == null
+            ? trees.end(path.getLeaf()) - 1
+            : trees.start(result.getParentPath().getLeaf());
+    List<Token> tokens = trees.source().tokens();
+    for (int i = trees.source().tokenAt(from); tokens.get(i).start() < limit; i++) {
+      last = tokens.get(i).kind().isComment() ? Math.max(last, tokens.get(i).end()) : last;
+    }
+    return last;
   }
 
   /** Where all of it ends, a return with it. */
   int wholeEnd() {
     List<? extends StatementTree> all = ((BlockTree) path.getLeaf()).getStatements();
-    return end(all.get(all.size() - 1));
+    int end = end(all.get(all.size() - 1));
+    return result == null ? Math.max(end, endOfComments(end)) : end;
   }
 
   /** Where a statement ends, with a comment behind it in its line. */

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Assumption;
 import paredown.program.Program;
@@ -39,6 +38,8 @@ final class Given {
   private final Assumptions assumptions;
   private Value object;
   private final List<Value> arguments = new ArrayList<>();
+  private final Optional<Collected> several;
+  private final List<Value> collected = new ArrayList<>();
 
   Given(
       OwnerClass owner,
@@ -63,14 +64,19 @@ final class Given {
       object = value(Words.variable(owner.simpleName()), type(), call.receiver(), uses);
     }
     List<? extends VariableElement> parameters = method.element().getParameters();
-    requireArguments(parameters);
     Set<Element> written = Writes.in(program, body.path());
-    for (int i = 0; i < parameters.size(); i++) {
+    this.several = Collected.of(method, call, names, written);
+    int alone = several.map(Collected::index).orElse(parameters.size());
+    for (int i = 0; i < alone; i++) {
       VariableElement each = parameters.get(i);
       Value value =
           value(each.getSimpleName().toString(), each.asType(), call.argument(i), names.uses(each));
       arguments.add(written.contains(each) ? value.held(changed(call.argument(i))) : value);
     }
+    several.ifPresent(
+        all ->
+            all.values()
+                .forEach(each -> collected.add(value(all.name(), all.type(), each, all.uses()))));
     hold();
   }
 
@@ -81,22 +87,6 @@ final class Given {
 
   private static Shift.Obstacle changed(TreePath at) {
     return new Shift.Obstacle(RefusalKind.VALUE_CHANGES, "the code sets its parameter", at);
-  }
-
-  /** A last parameter that collects what is given can only take an array as it is. */
-  private void requireArguments(List<? extends VariableElement> parameters) {
-    boolean same = parameters.size() == call.arguments().size();
-    if (same && method.element().isVarArgs()) {
-      TypeMirror last = program.trees().getTypeMirror(call.argument(parameters.size() - 1));
-      same = last instanceof ArrayType;
-    }
-    if (!same) {
-      throw Refused.advising(
-          RefusalKind.CALL_SHAPE,
-          "The call gives several values to one parameter.",
-          "Write an array there first.",
-          call.place());
-    }
   }
 
   private Value value(String name, TypeMirror type, TreePath path, List<TreePath> uses) {
@@ -167,6 +157,7 @@ final class Given {
         object = object.held(why);
       }
       arguments.replaceAll(each -> each.needsVariable() ? each : each.held(why));
+      collected.replaceAll(each -> each.needsVariable() ? each : each.held(why));
     }
   }
 
@@ -177,7 +168,23 @@ final class Given {
       all.add(object);
     }
     all.addAll(arguments);
+    all.addAll(collected);
     return all;
+  }
+
+  /** The arguments that take the place of a parameter each. */
+  List<Value> arguments() {
+    return arguments;
+  }
+
+  /** The arguments that all take the place of the last parameter; empty where none is given. */
+  Optional<List<Value>> collected() {
+    return several.map(all -> collected);
+  }
+
+  /** Where the code names the parameter that they take the place of. */
+  List<TreePath> collectedUses() {
+    return several.map(Collected::uses).orElse(List.of());
   }
 
   /** What stands at the call for an expression of the method: what it was given, or itself. */

@@ -1,6 +1,7 @@
 package paredown.refactor.operation.inlinemethod;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -63,6 +64,7 @@ final class InlineMethodPlan {
     List<Piece> carried = new ArrayList<>();
     Set<String> notes = new LinkedHashSet<>();
     TakenNames taken = new TakenNames();
+    Set<String> commented = new HashSet<>();
     for (Call call : calls) {
       boolean first = call == calls.get(0) && !arguments.stays();
       TypeNames types =
@@ -74,7 +76,7 @@ final class InlineMethodPlan {
       new SeenThere(owner, method, inBody, widening).require(call, values);
       Site site = new Site(owner, inBody, call, values, types, taken.near(call), first);
       SiteCode code = new SiteCode(body, call, values, site, types, first);
-      Inlined inlined = new Inlined(code, calm, owner.assumptions());
+      Inlined inlined = new Inlined(code, calm, owner.assumptions(), commented);
       inlined.edits().forEach(each -> edits.add(call.trees().path(), each));
       carried.addAll(code.carried());
       taken.add(call, site.names().left());

@@ -5,6 +5,7 @@ import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -27,13 +28,18 @@ final class Inlined {
   private final Call call;
   private final Given values;
   private final SiteCode code;
+  private final Set<String> commented;
   private final CalmCalls calm;
   private final Assumptions assumptions;
   private final UnitTrees trees;
   private final SourceText source;
   private final List<Replacement> edits = new ArrayList<>();
 
-  Inlined(SiteCode code, CalmCalls calm, Assumptions assumptions) {
+  /**
+   * @param commented the statements that have got the comments of the method already
+   */
+  Inlined(SiteCode code, CalmCalls calm, Assumptions assumptions, Set<String> commented) {
+    this.commented = commented;
     this.code = code;
     this.body = code.body();
     this.call = code.call();
@@ -50,7 +56,8 @@ final class Inlined {
       choose(choice.get(), held);
     } else if (body.early() != null) {
       ending(held);
-    } else if (expression.isPresent() && !held && !lost) {
+    } else if (expression.isPresent() && !held && !lost && !isDoneWithComments()) {
+      comment();
       replace(call.start(), call.end(), code.result(expression.get()));
     } else {
       statements();
@@ -59,6 +66,27 @@ final class Inlined {
 
   List<Replacement> edits() {
     return edits;
+  }
+
+  /** Whether the method does one thing, and says something of it. */
+  private boolean isDoneWithComments() {
+    return call.isStatement() && !body.statements().isEmpty() && body.isCommented();
+  }
+
+  /** A comment on what the method gives stands above the statement that gets it. */
+  private void comment() {
+    TreePath statement = call.inBlock();
+    if (statement == null || !body.statements().isEmpty() || !body.isCommented()) {
+      return;
+    }
+    int start = trees.start(statement.getLeaf());
+    if (!commented.add(call.trees().path() + ":" + start)) {
+      return;
+    }
+    String indent = source.indentAt(start);
+    List<Piece> pieces = new ArrayList<>(List.of(code.statements(indent, body.end())));
+    code.newLine(pieces, indent);
+    edits.add(code.insertion(start, pieces));
   }
 
   private static boolean isStatement(TreePath value) {
@@ -149,7 +177,7 @@ final class Inlined {
     List<Piece> pieces = code.held(indent);
     code.newLine(pieces, indent);
     pieces.add(code.statements(indent, body.wholeEnd()));
-    replace(trees.start(statement.getLeaf()), trees.end(statement.getLeaf()), pieces);
+    whole(statement, pieces, body.wholeEnd(), indent);
   }
 
   /** Why the code cannot be an expression. */
@@ -184,8 +212,17 @@ final class Inlined {
       int[] range = MemberRange.withGap(source, trees.leaving(statement.getLeaf()));
       replace(range[0], range[1], List.of());
     } else {
-      replace(trees.start(statement.getLeaf()), trees.end(statement.getLeaf()), pieces);
+      whole(statement, pieces, body.end(), indent);
     }
+  }
+
+  /** Puts code in the place of a statement; what follows in its line does not become a comment. */
+  private void whole(TreePath statement, List<Piece> pieces, int end, String indent) {
+    int behind = trees.end(statement.getLeaf());
+    if (body.isLineComment(end) && !source.endsLine(behind)) {
+      code.newLine(pieces, indent);
+    }
+    replace(trees.start(statement.getLeaf()), behind, pieces);
   }
 
   /** What nobody uses of a result stays only where it does something. */
@@ -209,7 +246,7 @@ final class Inlined {
   /** The variables that hold what the call gives, and the statements of the method. */
   private List<Piece> inFront(String indent) {
     List<Piece> pieces = code.held(indent);
-    if (!body.statements().isEmpty()) {
+    if (!body.statements().isEmpty() || body.isCommented()) {
       code.newLine(pieces, indent);
       pieces.add(code.statements(indent, body.end()));
     }

@@ -1,6 +1,7 @@
 package paredown.refactor.operation.inlinemethod;
 
 import com.sun.source.tree.IdentifierTree;
+import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
@@ -105,7 +106,8 @@ final class Site {
         rename(each.getKey(), each.getValue());
       }
     }
-    values.all().stream().filter(each -> each != values.object()).forEach(this::put);
+    values.arguments().forEach(this::put);
+    values.collected().ifPresent(all -> values.collectedUses().forEach(use -> putAll(all, use)));
     edits.addAll(new AskedThere(owner, names, call, values, chosen, first).edits());
     boolean home = isWithinOwner();
     CodeElsewhere elsewhere = new CodeElsewhere(trees, types, call.type(), first);
@@ -154,6 +156,30 @@ final class Site {
                 "the call gives it this"));
       }
     }
+  }
+
+  /** Puts all that an array would take where the code passes it on. */
+  private void putAll(List<Value> all, TreePath use) {
+    int start = trees.start(use.getLeaf());
+    List<Piece> pieces = new ArrayList<>();
+    for (Value each : all) {
+      pieces.add(Written.plain(pieces.isEmpty() ? "" : ", "));
+      if (each.needsVariable()) {
+        pieces.add(Written.text("").local(chosen.of(each)).done());
+      } else {
+        pieces.addAll(each.inPlace().at(trees, use, use == each.uses().get(0)));
+      }
+    }
+    int from = all.isEmpty() ? behindOther(use) : start;
+    int end = trees.end(use.getLeaf());
+    List<Replacement.Dropped> gone = dropped(at(start, UseKind.NAME));
+    edits.add(new Replacement(from, end, pieces, gone, "the call gives it these"));
+  }
+
+  /** Where the argument in front of another ends, so that the comma goes with that. */
+  private int behindOther(TreePath use) {
+    List<? extends Tree> given = Collected.given(use.getParentPath().getLeaf());
+    return given.size() == 1 ? trees.start(use.getLeaf()) : trees.end(given.get(given.size() - 2));
   }
 
   /** The edits within a range of the code. */
