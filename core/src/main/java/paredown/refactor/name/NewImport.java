@@ -8,6 +8,8 @@ import java.util.function.Consumer;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.refactor.code.UnitTrees;
+import paredown.text.Token;
+import paredown.text.TokenKind;
 
 /**
  * An import that a file gets, in its place among those that it has.
@@ -17,8 +19,13 @@ import paredown.refactor.code.UnitTrees;
  */
 public record NewImport(String name, Consumer<Written.Text> spelled) {
 
-  /** The edit. {@code first} says whether it is the first of those that the file gets. */
-  public Replacement in(UnitTrees trees, boolean first) {
+  /** The edit for the only import that a file gets. */
+  public Replacement in(UnitTrees trees) {
+    return in(trees, true, true);
+  }
+
+  /** The edit for one of those that a file gets: whether it is the first, or the last of them. */
+  public Replacement in(UnitTrees trees, boolean first, boolean last) {
     String end = trees.source().lineEnd();
     List<? extends ImportTree> present =
         trees.unit().tree().getImports().stream().filter(tree -> !tree.isStatic()).toList();
@@ -27,7 +34,7 @@ public record NewImport(String name, Consumer<Written.Text> spelled) {
             .filter(tree -> tree.getQualifiedIdentifier().toString().compareTo(name) > 0)
             .findFirst();
     if (present.isEmpty()) {
-      return alone(trees, first);
+      return alone(trees, first, last);
     }
     int before = next.isPresent() ? present.indexOf(next.get()) : present.size();
     boolean begins = before == 0 || !isOfGroup(present.get(before - 1));
@@ -55,13 +62,21 @@ public record NewImport(String name, Consumer<Written.Text> spelled) {
   }
 
   /** An import in a file that has none, below its package. */
-  private Replacement alone(UnitTrees trees, boolean first) {
+  private Replacement alone(UnitTrees trees, boolean first, boolean last) {
     String end = trees.source().lineEnd();
     Tree packageTree = trees.unit().tree().getPackageName();
     if (packageTree == null) {
-      return at(trees.source().codeTokenFrom(0).start(), "", end + end);
+      return at(top(trees), "", last ? end + end : end);
     }
     int below = trees.source().codeTokenFrom(trees.end(packageTree)).start();
     return at(trees.source().nextLine(below), first ? end : "", end);
+  }
+
+  /** Where the first declaration of a file begins, with the comment that documents it. */
+  private static int top(UnitTrees trees) {
+    Token code = trees.source().codeTokenFrom(0);
+    int index = trees.source().tokenAt(code.start());
+    Token before = index == 0 ? code : trees.source().tokens().get(index - 1);
+    return before.kind() == TokenKind.DOC_COMMENT ? before.start() : code.start();
   }
 }

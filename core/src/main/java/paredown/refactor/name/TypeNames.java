@@ -293,7 +293,8 @@ public final class TypeNames {
     added.forEach(
         (name, type) -> {
           NewImport added = new NewImport(name, text -> spell(text, type, name, keys, null));
-          found.add(added.in(trees, found.isEmpty()));
+          boolean last = found.size() == this.added.size() - 1;
+          found.add(added.in(trees, found.isEmpty(), last));
         });
     return found;
   }

@@ -266,7 +266,7 @@ final class ExtractClassPlan {
             text -> text.text(type.packageName() + ".").name(type.name(), type.key()));
     for (String file : edits.writing(type.key())) {
       UnitTrees trees = new UnitTrees(owner.program(), owner.program().unit(file).orElseThrow());
-      edits.add(file, added.in(trees, true));
+      edits.add(file, added.in(trees));
     }
   }
 

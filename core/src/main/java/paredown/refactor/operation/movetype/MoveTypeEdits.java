@@ -213,7 +213,7 @@ final class MoveTypeEdits {
         return Optional.empty();
       }
       names.set(at, target + "." + owner.simpleName());
-      Replacement added = newImport(owner.element(), target).in(trees, false);
+      Replacement added = newImport(owner.element(), target).in(trees);
       List<Replacement> gone = UnusedImports.removals(trees, List.of(all.get(at)), USELESS);
       boolean apart =
           gone.stream()
@@ -243,7 +243,8 @@ final class MoveTypeEdits {
       for (TypeElement type : needed.values()) {
         NewImport wanted = newImport(type, own ? MoveTypeChecks.packageOf(program, type) : target);
         if (useless.isEmpty()) {
-          edits.add(trees.path(), wanted.in(trees, count++ == 0));
+          edits.add(trees.path(), wanted.in(trees, count == 0, count == needed.size() - 1));
+          count++;
         } else {
           Tree place = useless.remove(0).getQualifiedIdentifier();
           Written.Text text = Written.text("");

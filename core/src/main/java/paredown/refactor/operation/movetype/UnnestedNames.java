@@ -193,7 +193,7 @@ final class UnnestedNames {
             new NewImport(
                     name.qualified(),
                     text -> text.text(name.packageName() + ".").name(nested.simpleName(), key))
-                .in(trees, true));
+                .in(trees));
       }
     }
 

@@ -110,15 +110,15 @@ final class FreeAbove {
       boolean announced =
           (each.getModifiers().contains(Modifier.ABSTRACT) || type.getKind().isInterface())
               && !method.is(Modifier.STATIC);
-      boolean apart = !type.equals(parent.element()) && (isPrivate(each) || isOverridable());
+      boolean apart = !type.equals(parent.element()) && (isPrivate(each) || isForTheseOnly());
       if (isAlike(each, method.element()) && !announced && !apart) {
         throw taken(method.name(), type);
       }
     }
   }
 
-  /** Whether what a class further above says can be said otherwise below it: nobody else asks. */
-  private boolean isOverridable() {
+  /** Whether all objects of the class above are of these classes. */
+  boolean isForTheseOnly() {
     return beside.isEmpty() && parent.element().getModifiers().contains(Modifier.ABSTRACT);
   }
 

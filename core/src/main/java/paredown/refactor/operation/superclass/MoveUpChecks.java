@@ -1,8 +1,6 @@
 package paredown.refactor.operation.superclass;
 
 import com.sun.source.tree.AnnotationTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.util.TreePath;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,10 +18,6 @@ import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
-import paredown.refactor.code.Constants;
-import paredown.refactor.code.Writes;
-import paredown.refactor.effect.CalmCalls;
-import paredown.refactor.flow.Shift;
 import paredown.refactor.startup.EarlyUses;
 import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.FieldDeclaration;
@@ -45,6 +39,7 @@ final class MoveUpChecks {
   private final OwnerClass parent;
   private final Program program;
   private final FreeAbove free;
+  private final ValuesAbove values;
 
   MoveUpChecks(CommonMembers common, List<MemberUses.MemberUse> uses, Overruled overruled) {
     this.common = common;
@@ -53,6 +48,7 @@ final class MoveUpChecks {
     this.parent = common.parent();
     this.program = parent.program();
     this.free = new FreeAbove(common);
+    this.values = new ValuesAbove(common, free);
   }
 
   /** The method of the class above that only announces one that goes up. */
@@ -83,7 +79,7 @@ final class MoveUpChecks {
         OwnerClass.Field own = common.of(owner, each);
         FieldDeclaration.requireAlone(owner, own, "moved");
         FieldOnlookers.requireNone(owner, own, overruled, "moved");
-        requireValue(owner, own);
+        values.require(owner, own);
         gone.put(own.element(), own.key());
       }
       for (OwnerClass.Method each : common.methods()) {
@@ -141,48 +137,10 @@ final class MoveUpChecks {
     return program.sources().file(owner.trees().path()).orElseThrow();
   }
 
-  /** A field must be able to have its value before the constructors of its class run. */
-  private void requireValue(OwnerClass owner, OwnerClass.Field field) {
-    Tree value = field.tree().getInitializer();
-    String place = owner.trees().place(field.tree());
-    TreePath path = value == null ? null : new TreePath(field.path(), value);
-    boolean constant = value != null && Constants.unknown(owner.trees(), path).isEmpty();
-    if (field.is(Modifier.STATIC)) {
-      requireShared(owner, field, constant);
-    }
-    if (value != null && !constant && !Shift.isInert(program, new CalmCalls(program), path)) {
-      throw cannot(field.name())
-          .because(
-              RefusalKind.INITIALISATION_ORDER,
-              "working its value out could show, and would be done before the constructors above",
-              "Give it its value in a method first.",
-              place);
-    }
-  }
-
-  /** A static field that several classes have becomes one, which only equal values may. */
-  private void requireShared(OwnerClass owner, OwnerClass.Field field, boolean constant) {
-    if (constant && field.is(Modifier.FINAL)) {
-      return;
-    }
-    boolean set =
-        owner.initialisers().stream()
-            .anyMatch(each -> Writes.in(program, each.path()).contains(field.element()));
-    if (!common.siblings().isEmpty() || set) {
-      throw cannot(field.name())
-          .because(
-              RefusalKind.STATIC_CONTEXT,
-              set
-                  ? "its class sets it when it starts"
-                  : "each class has one of its own, and then there would be one for all",
-              "Leave it where it is.",
-              owner.trees().place(field.tree()));
-    }
-  }
-
   private void requireBody(OwnerClass owner, OwnerClass.Method method) {
     String place = owner.source().place(method.range().declaration());
-    if (method.tree().getBody() == null) {
+    boolean announced = method.is(Modifier.ABSTRACT) && free.isForTheseOnly();
+    if (method.tree().getBody() == null && !announced) {
       throw cannot(method.name())
           .because(RefusalKind.NO_BODY, "it has no body of its own", "", place);
     }
