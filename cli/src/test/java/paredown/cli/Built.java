@@ -73,24 +73,18 @@ final class Built {
   }
 
   private static String archive(List<String> java) throws IOException {
-    String list = FOLDER.resolve("classes.list").toString();
+    Path list = FOLDER.resolve("classes.list");
     String archive = FOLDER.resolve("classes.jsa").toString();
     Files.deleteIfExists(Path.of(archive));
-    run(
-        with(
-            java,
-            "-XX:DumpLoadedClassList=" + list,
-            "paredown.cli.Pare",
-            "survey",
-            "--history",
-            "0",
-            "--project",
-            sample().toString()));
+    String project = sample().toString();
+    String said = run(with(java, "paredown.cli.Pare", "survey", "--project", project));
+    String worst = said.replaceAll("(?s).*Next: pare why (\\S+).*", "$1");
+    String loaded = "-XX:DumpLoadedClassList=" + list;
+    run(with(java, loaded, "paredown.cli.Pare", "why", worst, "--project", project));
     // JDK 17 breaks down on lambdas of signed libraries.
-    Path written = Path.of(list);
     Files.write(
-        written,
-        Files.readAllLines(written).stream()
+        list,
+        Files.readAllLines(list).stream()
             .filter(line -> !line.startsWith("@lambda-proxy org/eclipse/"))
             .toList());
     run(
@@ -125,15 +119,18 @@ final class Built {
     return Stream.concat(words.stream(), Stream.of(more)).toList();
   }
 
-  private static void run(List<String> words) throws IOException {
+  /** What a process prints. */
+  private static String run(List<String> words) throws IOException {
+    Path log = FOLDER.resolve("archive.log");
     Process process =
         new ProcessBuilder(words)
             .directory(FOLDER.toFile())
-            .redirectOutput(FOLDER.resolve("archive.log").toFile())
+            .redirectOutput(log.toFile())
             .redirectErrorStream(true)
             .start();
     try {
       process.waitFor();
+      return Files.readString(log);
     } catch (InterruptedException e) {
       throw new IllegalStateException(e);
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import javax.lang.model.SourceVersion;
 import paredown.UnusableRequest;
 import paredown.program.DeclaredType;
 import paredown.program.SourceIndex;
@@ -31,6 +32,8 @@ import paredown.refactor.use.OwnerClass;
  */
 public record MoveMethod(String type, String method, String target, Wishes wishes)
     implements Refactoring {
+  /** The ways that are no name of a parameter or field. */
+  private static final Set<String> WAYS = Set.of("outer", "new", "callers", "static");
 
   /**
    * What is wished where there is a choice.
@@ -111,7 +114,9 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
   @Override
   public String says() {
     String simple = target.substring(target.lastIndexOf('.') + 1);
-    return "move method %s to %s".formatted(method, simple);
+    String way = wishes.through().filter(SourceVersion::isIdentifier).orElse("");
+    boolean named = !way.isEmpty() && !WAYS.contains(way);
+    return "move method %s to %s%s".formatted(method, simple, named ? ", through " + way : "");
   }
 
   @Override
