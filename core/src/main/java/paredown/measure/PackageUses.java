@@ -44,6 +44,11 @@ public final class PackageUses {
     return dot < 0 ? "" : at.name().substring(0, dot);
   }
 
+  /** Whether types of the project are of one package. */
+  public boolean areTogether(String type, Set<String> others) {
+    return others.stream().allMatch(each -> packages.get(type).equals(packages.get(each)));
+  }
+
   /** Whether a class that began to use these types would tie packages into a circle. */
   public boolean wouldCircle(String type, Set<String> others) {
     String from = packages.get(type);

@@ -170,6 +170,8 @@ class LazyClassTest {
     assertEquals(
         List.of("Note: a part of Berth, which passes all its methods on"), found.of(Form.SINGLE));
     assertEquals(List.of("Berth"), found.one(Form.SINGLE).evidence().foreign());
+    Found open = Found.in(folder, "public " + NOTE.formatted("").stripLeading(), BERTH);
+    assertEquals(found.of(Form.SINGLE), open.of(Form.SINGLE));
   }
 
   @Test

@@ -17,7 +17,7 @@ import paredown.smell.Grounds;
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3 ("Lazy class", "Middle man"). Never lazy are
  * exceptions, annotated and abstract classes, markers, holders of constants, entry points, and, for
- * use by nobody or one client only, what is public in a library.
+ * use by nobody or one small method, what is public: others could use it.
  */
 public final class LazyClass implements Detector {
 
@@ -53,10 +53,15 @@ public final class LazyClass implements Detector {
             .or(() -> AddsNothing.find(type, grounds))
             .or(() -> HelpsSeveral.find(type, grounds))
             .or(() -> clients.isEmpty() ? Optional.empty() : WrapsOne.find(type, grounds));
-    if (found.isPresent() || open || !type.outer().isEmpty()) {
+    if (found.isPresent() || !type.outer().isEmpty()) {
       return found;
     }
     boolean asked = isUsedInItsFile(type, grounds);
+    if (open) {
+      return grounds.packages().areTogether(type.name(), clients)
+          ? PassedThrough.find(type, clients, grounds)
+          : Optional.empty();
+    }
     if (clients.isEmpty() && !asked) {
       return Optional.of(Unused.find(type, grounds));
     }
