@@ -2,23 +2,14 @@ package paredown.refactor.startup;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberReferenceTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.tree.ThrowTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
-import java.util.EnumSet;
 import java.util.Set;
-import java.util.function.Predicate;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
@@ -92,11 +83,11 @@ public final class StaticStart {
    */
   public Sound ofValue(TreePath value, TypeElement type, TypeElement other) {
     boolean tied =
-        looksAt(
-            value,
-            named ->
-                !NO_MEMBERS.contains(named.getNestingKind())
-                    && (isWithin(named, type) || isWithin(named, other)));
+        new StartCode(program, effects, value)
+            .looksAt(
+                named ->
+                    !NO_MEMBERS.contains(named.getNestingKind())
+                        && (StartCode.isWithin(named, type) || StartCode.isWithin(named, other)));
     return tied ? Sound.LOUD : sound(value, type, other);
   }
 
@@ -176,145 +167,21 @@ public final class StaticStart {
 
   private Sound sound(TreePath code, TypeElement type, TypeElement other) {
     Deeds deeds = effects.of(code);
-    boolean others = looksAtOthers(code, type);
+    StartCode start = new StartCode(program, effects, code);
+    boolean others = start.looksAtOthers(type);
     boolean sets =
-        deeds.fields().stream().anyMatch(field -> !isWithin(field.getEnclosingElement(), type));
-    boolean prints = deeds.has(Deed.OUTSIDE) && asksTheMachine(code);
-    if (throwsOnPurpose(code)
+        deeds.fields().stream()
+            .anyMatch(field -> !StartCode.isWithin(field.getEnclosingElement(), type));
+    boolean prints = deeds.has(Deed.OUTSIDE) && start.asksTheMachine();
+    if (start.throwsOnPurpose()
         || sets
         || prints
-        || registers(code, type)
-        || looksAt(code, named -> isWithin(named, other) && !isWithin(named, type))) {
+        || start.registers(type)
+        || start.looksAt(
+            named -> StartCode.isWithin(named, other) && !StartCode.isWithin(named, type))) {
       return Sound.LOUD;
     }
     boolean counts = deeds.has(Deed.SETS) && others;
     return counts ? Sound.LOUD : others ? Sound.ASSUMED : Sound.QUIET;
-  }
-
-  /** Whether a call prints or asks for properties, files, time or chance, itself or in turn. */
-  private boolean asksTheMachine(TreePath code) {
-    boolean[] asks = {false};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        TreePath select = new TreePath(getCurrentPath(), tree.getMethodSelect());
-        if (program.trees().getElement(select) instanceof ExecutableElement method) {
-          TypeElement type = (TypeElement) method.getEnclosingElement();
-          asks[0] |=
-              program.declares(type)
-                  ? effects.ofCall(method).has(Deed.OUTSIDE)
-                  : isOfMachine(type.getQualifiedName().toString(), method);
-        }
-        return super.visitMethodInvocation(tree, null);
-      }
-    }.scan(code, null);
-    return asks[0];
-  }
-
-  private static boolean isOfMachine(String type, ExecutableElement method) {
-    boolean asked = method.getSimpleName().toString().matches("get\\w+|random");
-    boolean copies = method.getSimpleName().contentEquals("arraycopy");
-    return type.startsWith("java.lang.System") && !copies
-        || type.startsWith("java.io.")
-        || type.startsWith("java.nio.file.")
-        || type.startsWith("java.lang.Thread")
-        || type.equals("java.lang.Runtime")
-        || asked && type.matches("java\\.lang\\.(Integer|Long|Boolean|Math)");
-  }
-
-  private boolean throwsOnPurpose(TreePath code) {
-    boolean[] found = {false};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitThrow(ThrowTree tree, Void unused) {
-        found[0] = true;
-        return null;
-      }
-
-      @Override
-      public Void visitClass(ClassTree tree, Void unused) {
-        return null;
-      }
-    }.scan(code, null);
-    return found[0];
-  }
-
-  /** Whether something of another class is asked for nothing but what that does. */
-  private boolean registers(TreePath code, TypeElement type) {
-    boolean[] found = {false};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitExpressionStatement(ExpressionStatementTree tree, Void unused) {
-        TreePath path = new TreePath(getCurrentPath(), tree.getExpression());
-        found[0] |=
-            tree.getExpression() instanceof MethodInvocationTree call
-                && !call.getMethodSelect().toString().equals("System.arraycopy")
-                && isOther(path, type);
-        return super.visitExpressionStatement(tree, null);
-      }
-
-      @Override
-      public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
-        // A collection of another class that takes something in, wherever that stands.
-        found[0] |= isOther(getCurrentPath(), type) && changes(getCurrentPath(), tree);
-        return super.visitMethodInvocation(tree, null);
-      }
-    }.scan(code, null);
-    return found[0];
-  }
-
-  private boolean changes(TreePath path, MethodInvocationTree call) {
-    return program.trees().getElement(new TreePath(path, call.getMethodSelect()))
-            instanceof ExecutableElement method
-        && effects.ofCall(method).hasAny(EnumSet.of(Deed.CHANGES, Deed.SETS));
-  }
-
-  /** Whether a call begins at another class of the project, or at an object of it. */
-  private boolean isOther(TreePath call, TypeElement type) {
-    TreePath at = new TreePath(call, ((MethodInvocationTree) call.getLeaf()).getMethodSelect());
-    while (at.getLeaf() instanceof MemberSelectTree
-        || at.getLeaf() instanceof MethodInvocationTree) {
-      at =
-          at.getLeaf() instanceof MemberSelectTree select
-              ? new TreePath(at, select.getExpression())
-              : new TreePath(at, ((MethodInvocationTree) at.getLeaf()).getMethodSelect());
-    }
-    Element element = program.trees().getElement(at);
-    Element owner = element;
-    while (owner != null && !(owner instanceof TypeElement)) {
-      owner = owner.getEnclosingElement();
-    }
-    return owner instanceof TypeElement named
-        && !isWithin(named, type)
-        && (program.declares(named) || named.toString().startsWith("java.lang.System"));
-  }
-
-  private boolean looksAtOthers(TreePath code, TypeElement type) {
-    return looksAt(code, named -> !isWithin(named, type) && program.declares(named));
-  }
-
-  private boolean looksAt(TreePath code, Predicate<TypeElement> which) {
-    boolean[] found = {false};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        Element owner = program.trees().getElement(getCurrentPath());
-        while (owner != null && !(owner instanceof TypeElement)) {
-          owner = owner.getEnclosingElement();
-        }
-        found[0] |= owner instanceof TypeElement named && which.test(named);
-        return super.visitIdentifier(tree, null);
-      }
-    }.scan(code, null);
-    return found[0];
-  }
-
-  private static boolean isWithin(Element named, TypeElement type) {
-    for (Element at = named; at != null; at = at.getEnclosingElement()) {
-      if (at.equals(type)) {
-        return true;
-      }
-    }
-    return false;
   }
 }
