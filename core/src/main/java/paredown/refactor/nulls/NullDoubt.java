@@ -27,8 +27,6 @@ import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.code.Returns;
 import paredown.refactor.use.MemberUses;
-import paredown.text.SourceText;
-import paredown.text.Token;
 
 /**
  * Tells whether the sources themselves say that something may be null: they leave null there, or
@@ -242,7 +240,7 @@ public final class NullDoubt {
     int count = method.getParameters().size();
     return indexed.filesWith(List.of(word)).stream()
             .map(sources::text)
-            .anyMatch(text -> givesNull(text, word, index, count))
+            .anyMatch(text -> new NullArgument(word, index, count).isIn(text))
         || isGivenByAny(method, index);
   }
 
@@ -261,50 +259,5 @@ public final class NullDoubt {
                 new TreePath(
                     path, ((MethodInvocationTree) path.getLeaf()).getArguments().get(index)))
         .anyMatch(this::mayBeNull);
-  }
-
-  private static boolean givesNull(SourceText text, String word, int index, int count) {
-    List<Token> code = text.tokens().stream().filter(token -> !token.kind().isComment()).toList();
-    for (int i = 0; i + 1 < code.size(); i++) {
-      if (code.get(i).isIdentifier()
-          && text.spells(code.get(i), word)
-          && sign(text, code.get(i + 1)) == '('
-          && isNullAt(text, code, i + 2, index, count)) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private static boolean isNullAt(
-      SourceText text, List<Token> code, int from, int index, int count) {
-    int depth = 0;
-    int argument = 0;
-    boolean found = false;
-    for (int i = from; i < code.size(); i++) {
-      char sign = sign(text, code.get(i));
-      if (depth == 0 && sign == ')') {
-        return found && argument + 1 == count;
-      }
-      depth += sign == '(' || sign == '[' || sign == '{' ? 1 : 0;
-      depth -= sign == ')' || sign == ']' || sign == '}' ? 1 : 0;
-      if (depth == 0 && sign == ',') {
-        argument++;
-      } else if (depth == 0
-          && argument == index
-          && text.slice(code.get(i).start(), code.get(i).end()).equals("null")) {
-        found = true;
-      }
-      if (sign == ';' && depth <= 0) {
-        return false;
-      }
-    }
-    return false;
-  }
-
-  private static char sign(SourceText text, Token token) {
-    return token.kind() == paredown.text.TokenKind.SEPARATOR
-        ? text.text().charAt(token.start())
-        : 0;
   }
 }
