@@ -92,14 +92,18 @@ final class DispatchKept {
     all.addAll(Below.of(before, touched));
     for (TypeElement type : all) {
       TypeElement now = later.get(image(before.symbols().key(type)));
-      if (now != null && !(isWithoutObjects(type) && isWithoutObjects(now))) {
+      if (now != null && !isWithoutObjects(type, now)) {
         compare(type, now, names);
       }
     }
   }
 
   /** Whether all objects of a class are of those below it, which are looked at themselves. */
-  private static boolean isWithoutObjects(TypeElement type) {
+  private boolean isWithoutObjects(TypeElement was, TypeElement is) {
+    return isAbstract(was) && isAbstract(is) && before.knowsBodiesBelow(was);
+  }
+
+  private static boolean isAbstract(TypeElement type) {
     return type.getKind() == ElementKind.CLASS && type.getModifiers().contains(Modifier.ABSTRACT);
   }
 

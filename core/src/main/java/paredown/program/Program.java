@@ -155,7 +155,27 @@ public final class Program {
    * @throws OnlySkeleton where a file has such classes and is none of this program's
    */
   public void requireBodiesBelow(TypeElement type, String method) {
-    sources.index().filesWithBodiesBelow(type.getSimpleName().toString(), method).stream()
+    require(sources.index().filesWithBodiesBelow(type.getSimpleName().toString(), method));
+  }
+
+  /**
+   * Makes sure that all classes below a type that stand within bodies are known.
+   *
+   * @throws OnlySkeleton where a file has such classes and is none of this program's
+   */
+  public void requireBodiesBelow(TypeElement type) {
+    require(sources.index().filesWithBodiesBelow(type.getSimpleName().toString()));
+  }
+
+  /** Whether all classes below a type that stand within bodies are known. */
+  public boolean knowsBodiesBelow(TypeElement type) {
+    return units
+        .keySet()
+        .containsAll(sources.index().filesWithBodiesBelow(type.getSimpleName().toString()));
+  }
+
+  private void require(Set<String> files) {
+    files.stream()
         .filter(file -> !units.containsKey(file))
         .findFirst()
         .ifPresent(

@@ -109,11 +109,19 @@ public final class SourceIndex {
    * that hold a word too.
    */
   Set<String> filesWithBodiesBelow(String simpleName, String word) {
+    Set<String> files = filesWithBodiesBelow(simpleName);
+    files.removeIf(file -> !holds(file, word));
+    return files;
+  }
+
+  /**
+   * The files with local or anonymous classes below a type, or constants of an enum with bodies.
+   */
+  Set<String> filesWithBodiesBelow(String simpleName) {
     Set<String> names = namesOfSubtypes(simpleName);
     return extendedInBodies.entrySet().stream()
         .filter(entry -> entry.getValue().stream().anyMatch(names::contains))
         .map(Map.Entry::getKey)
-        .filter(file -> holds(file, word))
         .collect(Collectors.toCollection(TreeSet::new));
   }
 

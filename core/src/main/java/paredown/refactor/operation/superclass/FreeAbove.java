@@ -119,6 +119,7 @@ final class FreeAbove {
 
   /** Whether all objects of the class above are of these classes. */
   boolean isForTheseOnly() {
+    program.requireBodiesBelow(parent.element());
     return beside.isEmpty() && parent.element().getModifiers().contains(Modifier.ABSTRACT);
   }
 
