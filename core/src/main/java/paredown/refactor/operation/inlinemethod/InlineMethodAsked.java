@@ -15,7 +15,8 @@ public final class InlineMethodAsked {
               "Puts a method's code where it is called, and takes the method away.",
               "What the calls give stands where the code names its parameters, or gets a "
                   + "variable where that would not mean the same. The method must not be "
-                  + "overridden, and return at its end.")
+                  + "overridden. Code that returns in its middle becomes branches, and what is "
+                  + "private is opened to the package where a class of it calls the method.")
           .on(
               "TYPE#METHOD",
               "The method, with its class as short as one meaning is left, and with its parameter"
