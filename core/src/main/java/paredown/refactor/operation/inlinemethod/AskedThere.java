@@ -39,14 +39,16 @@ final class AskedThere {
   private final Call call;
   private final Given values;
   private final SiteNames chosen;
-  private final boolean first;
+  private final MovedUses uses;
   private final List<Replacement> edits = new ArrayList<>();
 
-  /**
-   * @param first whether the code moves there; else it is repeated
-   */
   AskedThere(
-      OwnerClass owner, BodyNames names, Call call, Given values, SiteNames chosen, boolean first) {
+      OwnerClass owner,
+      BodyNames names,
+      Call call,
+      Given values,
+      SiteNames chosen,
+      MovedUses uses) {
     this.owner = owner;
     this.program = owner.program();
     this.trees = owner.trees();
@@ -54,7 +56,7 @@ final class AskedThere {
     this.call = call;
     this.values = values;
     this.chosen = chosen;
-    this.first = first;
+    this.uses = uses;
   }
 
   List<Replacement> edits() {
@@ -68,22 +70,8 @@ final class AskedThere {
     return edits;
   }
 
-  private List<Replacement.Dropped> dropped(Use.Place... places) {
-    List<Replacement.Dropped> dropped = new ArrayList<>();
-    for (Use.Place place : places) {
-      if (first && program.uses().at(place.file(), place.offset(), place.kind()).isPresent()) {
-        dropped.add(new Replacement.Dropped(place, "it is said otherwise where it is called"));
-      }
-    }
-    return dropped;
-  }
-
-  private Use.Place at(int offset, UseKind kind) {
-    return new Use.Place(trees.path(), offset, kind);
-  }
-
   private void edit(int start, int end, List<Piece> pieces, Use.Place... gone) {
-    edits.add(new Replacement(start, end, pieces, dropped(gone), PROOF));
+    edits.add(new Replacement(start, end, pieces, uses.dropped(gone), PROOF));
   }
 
   /** Puts the object, or the variable that holds it, in front of what the code asks itself. */
@@ -96,8 +84,8 @@ final class AskedThere {
       moves = false;
       if (self.member() == null) {
         int end = trees.end(self.path().getLeaf());
-        Use.Place name = at(trees.nameOffset(self.path().getLeaf()), UseKind.NAME);
-        edit(start, end, pieces, name, at(start, UseKind.NAME));
+        Use.Place name = uses.at(trees.nameOffset(self.path().getLeaf()), UseKind.NAME);
+        edit(start, end, pieces, name, uses.at(start, UseKind.NAME));
         if (type instanceof TypeElement asked) {
           selected(self.path(), asked);
         }
@@ -110,7 +98,7 @@ final class AskedThere {
         pieces.add(named(Written.text(""), meant, start));
         end += meant.getSimpleName().length();
       }
-      edit(start, end, pieces, at(start, UseKind.RECEIVER));
+      edit(start, end, pieces, uses.at(start, UseKind.RECEIVER));
     }
   }
 
@@ -133,8 +121,7 @@ final class AskedThere {
 
   private Written named(Written.Text text, Element meant, int start) {
     String word = meant.getSimpleName().toString();
-    return text.name(word, program.symbols().key(meant), first ? at(start, UseKind.NAME) : null)
-        .done();
+    return text.name(word, program.symbols().key(meant), uses.standsFor(start)).done();
   }
 
   /**
@@ -183,7 +170,8 @@ final class AskedThere {
       Written written =
           Written.text("").name("this", "this of " + owner.binaryName()).text(".").done();
       edits.add(
-          new Replacement(start, start, List.of(written), dropped(at(start, UseKind.RECEIVER))));
+          new Replacement(
+              start, start, List.of(written), uses.dropped(uses.at(start, UseKind.RECEIVER))));
     }
   }
 
@@ -201,15 +189,14 @@ final class AskedThere {
     int start = trees.start(self.path().getLeaf());
     Element meant = meant(self, around);
     int end = start + meant.getSimpleName().length();
-    Use.Place receiver = at(start, UseKind.RECEIVER);
+    Use.Place receiver = uses.at(start, UseKind.RECEIVER);
     Written.Text text = Written.text("");
     if (isShadowed(self.member())) {
       text.name("this", "this of " + program.symbols().binary(around)).text(".");
       edit(start, end, List.of(named(text, meant, start)), receiver);
     } else {
-      boolean there = program.uses().at(trees.path(), start, UseKind.RECEIVER).isPresent();
       String key = program.symbols().key(around);
-      text.here(UseKind.RECEIVER, key, first && there ? receiver : null);
+      text.here(UseKind.RECEIVER, key, uses.first() && uses.isThere(receiver) ? receiver : null);
       edits.add(new Replacement(start, end, List.of(named(text, meant, start)), List.of()));
     }
   }

@@ -15,7 +15,6 @@ import paredown.edit.Replacement;
 import paredown.edit.Self;
 import paredown.edit.Written;
 import paredown.program.Program;
-import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.UnitTrees;
@@ -31,8 +30,8 @@ final class Site {
   private final Call call;
   private final Given values;
   private final TypeNames types;
-  private final boolean first;
   private final SiteNames chosen;
+  private final MovedUses uses;
   private final List<Replacement> edits = new ArrayList<>();
 
   /**
@@ -56,8 +55,8 @@ final class Site {
     this.call = call;
     this.values = values;
     this.types = types;
-    this.first = first;
     this.chosen = new SiteNames(names, call, values, taken);
+    this.uses = new MovedUses(trees, first);
     write();
   }
 
@@ -81,25 +80,6 @@ final class Site {
     return below ? new Self(owner.binaryName(), program.symbols().binary(call.type())) : null;
   }
 
-  private List<Replacement.Dropped> dropped(Use.Place... places) {
-    List<Replacement.Dropped> dropped = new ArrayList<>();
-    for (Use.Place place : places) {
-      boolean there = program.uses().at(place.file(), place.offset(), place.kind()).isPresent();
-      if (first && there) {
-        dropped.add(new Replacement.Dropped(place, "it is said otherwise where it is called"));
-      }
-    }
-    return dropped;
-  }
-
-  private Use.Place at(int offset, UseKind kind) {
-    return new Use.Place(trees.path(), offset, kind);
-  }
-
-  private Use.Place standsFor(int offset) {
-    return first ? at(offset, UseKind.NAME) : null;
-  }
-
   private void write() {
     for (Map.Entry<Element, TreePath> each : names.declared().entrySet()) {
       if (chosen.isRenamed(each.getKey())) {
@@ -108,9 +88,9 @@ final class Site {
     }
     values.arguments().forEach(this::put);
     values.collected().ifPresent(all -> values.collectedUses().forEach(use -> putAll(all, use)));
-    edits.addAll(new AskedThere(owner, names, call, values, chosen, first).edits());
+    edits.addAll(new AskedThere(owner, names, call, values, chosen, uses).edits());
     boolean home = isWithinOwner();
-    CodeElsewhere elsewhere = new CodeElsewhere(trees, types, call.type(), first);
+    CodeElsewhere elsewhere = new CodeElsewhere(trees, types, call.type(), uses.first());
     for (TreePath each : names.statics()) {
       String name = ((IdentifierTree) each.getLeaf()).getName().toString();
       boolean shadowed = trees.element(each).getKind().isField() && chosen.isOfCaller(name);
@@ -135,7 +115,7 @@ final class Site {
 
   private void local(TreePath use, String name) {
     int start = trees.start(use.getLeaf());
-    Written written = Written.text("").local(name, standsFor(start)).done();
+    Written written = Written.text("").local(name, uses.standsFor(start)).done();
     edits.add(new Replacement(start, trees.end(use.getLeaf()), List.of(written), List.of()));
   }
 
@@ -152,7 +132,7 @@ final class Site {
                 start,
                 trees.end(use.getLeaf()),
                 pieces,
-                dropped(at(start, UseKind.NAME)),
+                uses.dropped(uses.at(start, UseKind.NAME)),
                 "the call gives it this"));
       }
     }
@@ -172,7 +152,7 @@ final class Site {
     }
     int from = all.isEmpty() ? behindOther(use) : start;
     int end = trees.end(use.getLeaf());
-    List<Replacement.Dropped> gone = dropped(at(start, UseKind.NAME));
+    List<Replacement.Dropped> gone = uses.dropped(uses.at(start, UseKind.NAME));
     edits.add(new Replacement(from, end, pieces, gone, "the call gives it these"));
   }
 
