@@ -44,8 +44,7 @@ record StartCode(Program program, Effects effects, TreePath code) {
 
   private static boolean isOfMachine(String type, ExecutableElement method) {
     boolean asked = method.getSimpleName().toString().matches("get\\w+|random");
-    boolean copies = method.getSimpleName().contentEquals("arraycopy");
-    return type.startsWith("java.lang.System") && !copies
+    return type.startsWith("java.lang.System")
         || type.startsWith("java.io.")
         || type.startsWith("java.nio.file.")
         || type.startsWith("java.lang.Thread")
@@ -77,10 +76,7 @@ record StartCode(Program program, Effects effects, TreePath code) {
       @Override
       public Void visitExpressionStatement(ExpressionStatementTree tree, Void unused) {
         TreePath path = new TreePath(getCurrentPath(), tree.getExpression());
-        found[0] |=
-            tree.getExpression() instanceof MethodInvocationTree call
-                && !call.getMethodSelect().toString().equals("System.arraycopy")
-                && isOther(path, type);
+        found[0] |= tree.getExpression() instanceof MethodInvocationTree && isOther(path, type);
         return super.visitExpressionStatement(tree, null);
       }
 

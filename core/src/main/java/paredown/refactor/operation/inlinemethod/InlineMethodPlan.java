@@ -61,6 +61,8 @@ final class InlineMethodPlan {
     Body body = Body.of(owner, method);
     BodyNames inBody = new BodyNames(owner, method);
     CalmCalls calm = new CalmCalls(program);
+    OwnersStart start = new OwnersStart(owner, method, body, inBody, calm);
+    SeenThere seen = new SeenThere(owner, method, inBody, widening);
     List<Piece> carried = new ArrayList<>();
     Set<String> notes = new LinkedHashSet<>();
     TakenNames taken = new TakenNames();
@@ -72,8 +74,8 @@ final class InlineMethodPlan {
               call.trees().path(), path -> new TypeNames(call.trees(), program.symbols()::key));
       Given values = new Given(owner, method, body, inBody, call, types, calm, owner.assumptions());
       values.requireObject();
-      new OwnersStart(owner, method, body, inBody).require(call, values, arguments.accepted());
-      new SeenThere(owner, method, inBody, widening).require(call, values);
+      start.require(call, values, arguments.accepted());
+      seen.require(call, values);
       Site site = new Site(owner, inBody, call, values, types, taken.near(call), first);
       SiteCode code = new SiteCode(body, call, values, site, types, first);
       Inlined inlined = new Inlined(code, calm, owner.assumptions(), commented);

@@ -1,26 +1,15 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.tree.ArrayAccessTree;
-import com.sun.source.tree.AssignmentTree;
-import com.sun.source.tree.CompoundAssignmentTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.MethodInvocationTree;
-import com.sun.source.tree.NewClassTree;
-import com.sun.source.tree.Tree;
-import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
-import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Between;
+import paredown.refactor.flow.Shift;
 import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.OwnerClass;
 
@@ -29,7 +18,8 @@ import paredown.refactor.use.OwnerClass;
  *
  * <p>The Java Language Specification, section 12.4.1.
  */
-record OwnersStart(OwnerClass owner, OwnerClass.Method method, Body body, BodyNames names) {
+record OwnersStart(
+    OwnerClass owner, OwnerClass.Method method, Body body, BodyNames names, CalmCalls calm) {
 
   void require(Call call, Given values, Set<RefusalKind> accepted) {
     Program program = owner.program();
@@ -51,35 +41,14 @@ record OwnersStart(OwnerClass owner, OwnerClass.Method method, Body body, BodyNa
   /** Whether the code itself starts the class before it does anything that could show. */
   private boolean isStartedFirst(Given values) {
     boolean alike =
-        values.all().stream().allMatch(each -> each.needsVariable() || isOfLocals(each.path()));
+        values.all().stream().allMatch(each -> each.needsVariable() || isAlikeAnyTime(each));
     return alike && names.statics().stream().anyMatch(this::startsFirst);
   }
 
-  /** Whether a value is the same whatever a class does when it starts. */
-  private boolean isOfLocals(TreePath value) {
-    boolean[] others = {false};
-    new TreePathScanner<Void, Void>() {
-      @Override
-      public Void scan(Tree tree, Void unused) {
-        others[0] |=
-            tree instanceof MethodInvocationTree
-                || tree instanceof NewClassTree
-                || tree instanceof MemberSelectTree
-                || tree instanceof ArrayAccessTree
-                || tree instanceof UnaryTree
-                || tree instanceof AssignmentTree
-                || tree instanceof CompoundAssignmentTree;
-        return super.scan(tree, null);
-      }
-
-      @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        Element named = owner.program().trees().getElement(getCurrentPath());
-        others[0] |= !Symbols.isLocal(named) && !(named instanceof TypeElement);
-        return null;
-      }
-    }.scan(value, null);
-    return !others[0];
+  /** Whether a value is the same whatever a class does when it starts, and cannot fail. */
+  private boolean isAlikeAnyTime(Value value) {
+    return value.shift().isUntouchedBy(body.path())
+        && Shift.isInert(owner.program(), calm, value.path());
   }
 
   private boolean startsFirst(TreePath use) {
@@ -90,7 +59,6 @@ record OwnersStart(OwnerClass owner, OwnerClass.Method method, Body body, BodyNa
     if (!starts) {
       return false;
     }
-    CalmCalls calm = new CalmCalls(owner.program());
     Between between = Between.of(body.trees(), body.trees().start(body.path().getLeaf()) + 1, use);
     return !between.perhaps()
         && !between.later()

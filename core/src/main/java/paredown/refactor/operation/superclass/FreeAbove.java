@@ -27,6 +27,7 @@ final class FreeAbove {
   private final OwnerClass parent;
   private final Program program;
   private final Set<TypeElement> own = new LinkedHashSet<>();
+  private final Set<TypeElement> below;
   private final List<TypeElement> beside;
   private final List<TypeElement> above;
   private final List<Beside> overriding = new ArrayList<>();
@@ -49,8 +50,9 @@ final class FreeAbove {
     this.parent = common.parent();
     this.program = parent.program();
     common.owners().forEach(each -> own.add(each.element()));
+    this.below = Below.of(program, List.of(parent.element()));
     this.beside =
-        Below.of(program, List.of(parent.element())).stream()
+        below.stream()
             .filter(each -> !own.contains(each))
             .filter(each -> program.supertypes(each).stream().noneMatch(own::contains))
             .toList();
@@ -97,8 +99,6 @@ final class FreeAbove {
 
   /** A field that a class would inherit from two sides means neither. */
   private void requireNoInterface(OwnerClass.Field field) {
-    Set<TypeElement> below = new LinkedHashSet<>(own);
-    below.addAll(Below.of(program, List.of(parent.element())));
     below.stream()
         .flatMap(type -> program.supertypes(type).stream())
         .filter(type -> type.getKind().isInterface())
@@ -110,11 +110,15 @@ final class FreeAbove {
       boolean announced =
           (each.getModifiers().contains(Modifier.ABSTRACT) || type.getKind().isInterface())
               && !method.is(Modifier.STATIC);
-      boolean apart = !type.equals(parent.element()) && (isPrivate(each) || isForTheseOnly());
-      if (isAlike(each, method.element()) && !announced && !apart) {
+      if (isAlike(each, method.element()) && !announced && !isApart(each, type)) {
         throw taken(method.name(), type);
       }
     }
+  }
+
+  /** Whether a method of a type above can be said otherwise below it. */
+  private boolean isApart(ExecutableElement method, TypeElement type) {
+    return !type.equals(parent.element()) && (isPrivate(method) || isForTheseOnly());
   }
 
   /** Whether all objects of the class above are of these classes. */
