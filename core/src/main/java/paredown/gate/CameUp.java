@@ -10,6 +10,7 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -28,6 +29,9 @@ final class CameUp {
   private final Program after;
   private final Change change;
 
+  /** Whether only those who asked before can ask for a method, as it was found. */
+  private final Map<String, Boolean> found = new HashMap<>();
+
   CameUp(Program after, Change change) {
     this.after = after;
     this.change = change;
@@ -39,8 +43,13 @@ final class CameUp {
    * @param old the methods that the other class had before, by their keys
    */
   boolean isApart(String method, Map<String, String> old) {
+    return sources(method).noneMatch(old::containsKey)
+        && found.computeIfAbsent(method, this::isAskedAsBefore);
+  }
+
+  private boolean isAskedAsBefore(String method) {
     Set<String> homes = homes(method);
-    if (homes.isEmpty() || sources(method).anyMatch(old::containsKey)) {
+    if (homes.isEmpty()) {
       return false;
     }
     Set<String> seen = new TreeSet<>(Set.of(method));
@@ -67,9 +76,11 @@ final class CameUp {
 
   /** The binary names of these classes. */
   private Set<String> homes(String method) {
-    return sources(method)
-        .map(each -> each.substring(each.indexOf(' ') + 1, each.indexOf('#')))
-        .collect(Collectors.toCollection(TreeSet::new));
+    return sources(method).map(CameUp::home).collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  private static String home(String method) {
+    return method.substring(method.indexOf(' ') + 1, method.indexOf('#'));
   }
 
   /** The places that ask for a method. */
@@ -145,20 +156,17 @@ final class CameUp {
     }
 
     private void alongWith(TreePath member) {
-      String key =
-          member.getLeaf() instanceof MethodTree
-              ? after.symbols().key(after.trees().getElement(member))
-              : "";
-      if (homes(key.contains("#") ? key : "#").isEmpty()) {
+      if (!(member.getLeaf() instanceof MethodTree)) {
         others = true;
-      } else {
-        cameAlong.add(key);
+        return;
       }
+      String key = after.symbols().key(after.trees().getElement(member));
+      others |= homes(key).isEmpty();
+      cameAlong.add(key);
     }
 
     private boolean has(TypeElement type) {
-      String home = method.substring(method.indexOf(' ') + 1, method.indexOf('#'));
-      return names(type).anyMatch(home::equals);
+      return names(type).anyMatch(home(method)::equals);
     }
 
     private boolean isHome(TypeElement type) {

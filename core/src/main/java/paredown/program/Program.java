@@ -207,6 +207,11 @@ public final class Program {
     return symbols;
   }
 
+  /** Whether a type is another, or below it, whatever their type arguments. */
+  public boolean isOrIsBelow(TypeElement type, TypeElement above) {
+    return types.isSubtype(types.erasure(type.asType()), types.erasure(above.asType()));
+  }
+
   /** All classes and interfaces above a type, each once, the type itself left out. */
   public Set<TypeElement> supertypes(TypeElement type) {
     Set<TypeElement> found = new LinkedHashSet<>();

@@ -18,11 +18,10 @@ public record OwnerStatics(OwnerClass owner) {
 
   /** Whether a static member is found because the owner, or a class around it, has it. */
   private boolean isInScope(TypeElement declaring) {
-    var types = owner.program().types();
     for (Element at = owner.element();
         at instanceof TypeElement type;
         at = at.getEnclosingElement()) {
-      if (types.isSubtype(types.erasure(type.asType()), types.erasure(declaring.asType()))) {
+      if (owner.program().isOrIsBelow(type, declaring)) {
         return true;
       }
     }

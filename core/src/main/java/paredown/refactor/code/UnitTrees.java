@@ -147,6 +147,18 @@ public final class UnitTrees {
     return null;
   }
 
+  /** The innermost class around a place that is a class or below it; null where none is. */
+  public TypeElement classAround(TreePath path, TypeElement above) {
+    for (TreePath at = path; at != null; at = at.getParentPath()) {
+      if (at.getLeaf() instanceof ClassTree
+          && element(at) instanceof TypeElement type
+          && program().isOrIsBelow(type, above)) {
+        return type;
+      }
+    }
+    return null;
+  }
+
   /** The innermost class around a place within one. */
   public TypeElement classAround(TreePath path) {
     return Objects.requireNonNull(scope(path));

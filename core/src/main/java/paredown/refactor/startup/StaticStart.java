@@ -14,7 +14,6 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.TypeMirror;
 import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
@@ -63,7 +62,7 @@ public final class StaticStart {
     Sound loudest = Sound.QUIET;
     for (Element at = type; at instanceof TypeElement each; at = superclass(each)) {
       TreePath path = program.declaration(each);
-      boolean shared = !each.equals(type) && program.types().isSubtype(erased(other), erased(each));
+      boolean shared = !each.equals(type) && program.isOrIsBelow(other, each);
       if (path == null || shared) {
         break;
       }
@@ -124,10 +123,6 @@ public final class StaticStart {
             "it shows nowhere when the static parts of %s are initialised"
                 .formatted(started.simpleName()),
             place);
-  }
-
-  private TypeMirror erased(TypeElement type) {
-    return program.types().erasure(type.asType());
   }
 
   private Element superclass(TypeElement type) {

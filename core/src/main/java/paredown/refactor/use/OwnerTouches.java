@@ -82,12 +82,7 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
 
   private boolean isOfOwner(Element member) {
     return member.getEnclosingElement() instanceof TypeElement type
-        && isBelow(owner.element(), type);
-  }
-
-  private boolean isBelow(TypeElement type, TypeElement above) {
-    var types = owner.program().types();
-    return types.isSubtype(types.erasure(type.asType()), types.erasure(above.asType()));
+        && owner.program().isOrIsBelow(owner.element(), type);
   }
 
   /** Whether a name within a class without a name is a member of the object around that. */
@@ -97,7 +92,9 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
         && !element.getModifiers().contains(Modifier.STATIC)
         && isOfOwner(element)
         && within.stream()
-            .noneMatch(type -> isBelow(type, (TypeElement) element.getEnclosingElement()));
+            .noneMatch(
+                type ->
+                    owner.program().isOrIsBelow(type, (TypeElement) element.getEnclosingElement()));
   }
 
   @Override
@@ -115,7 +112,7 @@ public final class OwnerTouches extends TreePathScanner<Void, Void> {
     boolean inner =
         made instanceof TypeElement type
             && type.getEnclosingElement() instanceof TypeElement outer
-            && isBelow(owner.element(), outer)
+            && owner.program().isOrIsBelow(owner.element(), outer)
             && !type.getModifiers().contains(Modifier.STATIC)
             && type.getKind() == ElementKind.CLASS;
     if (inner && tree.getEnclosingExpression() == null) {

@@ -275,10 +275,8 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
   }
 
   private void reach(TreePath named, Element element) {
-    var types = owner.program().types();
-    if (!types.isSubtype(
-        types.erasure(owner.element().asType()),
-        types.erasure(element.getEnclosingElement().asType()))) {
+    TypeElement declaring = (TypeElement) element.getEnclosingElement();
+    if (!owner.program().isOrIsBelow(owner.element(), declaring)) {
       throw refused(RefusalKind.INNER_OBJECT, named.getLeaf());
     }
     if (passing.asks()) {
@@ -335,12 +333,9 @@ final class CarriedCodeScan extends TreePathScanner<Void, Void> {
 
   /** Whether a class declared within the carried code inherits from a class. */
   private boolean inheritedWithin(TypeElement declaring) {
-    var types = owner.program().types();
     return own.stream()
         .filter(TypeElement.class::isInstance)
-        .anyMatch(
-            type ->
-                types.isSubtype(types.erasure(type.asType()), types.erasure(declaring.asType())));
+        .anyMatch(type -> owner.program().isOrIsBelow((TypeElement) type, declaring));
   }
 
   /** Within the new class, a member of it hides all of its name around it. */

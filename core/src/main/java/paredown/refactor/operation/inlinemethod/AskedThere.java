@@ -1,9 +1,7 @@
 package paredown.refactor.operation.inlinemethod;
 
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,7 +18,6 @@ import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.program.Use;
 import paredown.program.UseKind;
-import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
@@ -62,7 +59,7 @@ final class AskedThere {
   List<Replacement> edits() {
     if (values.object() != null) {
       ask(values.object());
-    } else if (CodeElsewhere.isWithin(call.trees(), call.path(), owner.element())) {
+    } else if (call.isWithin(owner.element())) {
       names.selves().forEach(this::askShadowed);
     } else {
       names.selves().forEach(this::askInherited);
@@ -203,18 +200,7 @@ final class AskedThere {
 
   /** The class around the call that is below the owner. */
   private TypeElement around() {
-    var types = program.types();
-    for (TreePath at = call.path(); at != null; at = at.getParentPath()) {
-      Tree tree = at.getLeaf();
-      boolean below =
-          tree instanceof ClassTree
-              && call.trees().element(at) instanceof TypeElement type
-              && types.isSubtype(
-                  types.erasure(type.asType()), types.erasure(owner.element().asType()));
-      if (below) {
-        return (TypeElement) call.trees().element(at);
-      }
-    }
-    return call.type();
+    TypeElement around = call.trees().classAround(call.path(), owner.element());
+    return around == null ? call.type() : around;
   }
 }

@@ -175,12 +175,9 @@ final class BodyNames extends TreePathScanner<Void, Void> {
 
   /** The class around a place whose object has a member; null for one within the body. */
   private TypeElement asked(TypeElement declaring) {
-    var typing = trees.program().types();
     for (TreePath at = getCurrentPath(); at != null; at = at.getParentPath()) {
       if (at.getLeaf() instanceof ClassTree && trees.element(at) instanceof TypeElement type) {
-        boolean has =
-            typing.isSubtype(typing.erasure(type.asType()), typing.erasure(declaring.asType()));
-        if (has) {
+        if (trees.program().isOrIsBelow(type, declaring)) {
           return isWithinBody(at) ? null : type;
         }
       }

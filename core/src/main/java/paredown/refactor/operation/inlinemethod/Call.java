@@ -18,6 +18,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.Blocks;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.flow.Jumps;
@@ -50,6 +51,11 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
           use.place());
     }
     return new Call(use.trees(), above, use.trees().classAround(above));
+  }
+
+  /** Whether it stands within a class. */
+  boolean isWithin(TypeElement type) {
+    return CodeElsewhere.isWithin(trees, path, type);
   }
 
   MethodInvocationTree tree() {

@@ -57,8 +57,8 @@ record Collected(
     if (!passed) {
       throw Refused.advising(
           RefusalKind.CALL_SHAPE,
-          "The call gives several values to one parameter, and the code does more than pass them on.",
-          "Write an array there first.",
+          "The last parameter collects its values in an array, and the code does more than pass it on.",
+          "Write the array in the call first.",
           call.place());
     }
     return Optional.of(

@@ -177,9 +177,9 @@ final class Given {
     return arguments;
   }
 
-  /** The arguments that all take the place of the last parameter; empty where none is given. */
-  Optional<List<Value>> collected() {
-    return several.map(all -> collected);
+  /** The arguments that all take the place of the last parameter. */
+  List<Value> collected() {
+    return collected;
   }
 
   /** Where the code names the parameter that they take the place of. */

@@ -5,7 +5,6 @@ import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
-import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Between;
@@ -22,13 +21,7 @@ record OwnersStart(
     OwnerClass owner, OwnerClass.Method method, Body body, BodyNames names, CalmCalls calm) {
 
   void require(Call call, Given values, Set<RefusalKind> accepted) {
-    Program program = owner.program();
-    boolean started =
-        program
-            .types()
-            .isSubtype(
-                program.types().erasure(call.type().asType()),
-                program.types().erasure(owner.element().asType()));
+    boolean started = owner.program().isOrIsBelow(call.type(), owner.element());
     if (method.is(Modifier.STATIC) && !started && !isStartedFirst(values)) {
       StaticStart.require(
           owner,

@@ -8,7 +8,6 @@ import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.Widening;
 import paredown.refactor.use.OwnerClass;
@@ -20,12 +19,11 @@ import paredown.refactor.use.OwnerClass;
 record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Widening widening) {
 
   void require(Call call, Given values) {
-    boolean home = CodeElsewhere.isWithin(call.trees(), call.path(), owner.element());
-    if (!home) {
-      Program program = owner.program();
+    Program program = owner.program();
+    boolean below = program.isOrIsBelow(call.type(), owner.element());
+    if (!call.isWithin(owner.element())) {
       Sight sight = new Sight(call.type(), program.elements());
-      boolean inherited =
-          isOwnersObject(call) && (values.object() == null || isOf(values.object(), call));
+      boolean inherited = below && (values.object() == null || isOf(values.object(), call));
       for (Element element : names.named()) {
         boolean own = element instanceof VariableElement && !element.getKind().isField();
         if (!own && sight.hides(element) && !(inherited && isInherited(element))) {
@@ -33,7 +31,7 @@ record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Wi
         }
       }
     }
-    boolean inner = values.object() == null && !isOwnersObject(call);
+    boolean inner = values.object() == null && !below;
     if (inner && names.selves().stream().anyMatch(self -> self.member() == null)) {
       throw Refused.advising(
           RefusalKind.INNER_OBJECT,
@@ -54,13 +52,6 @@ record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Wi
     return element.getModifiers().contains(Modifier.PROTECTED)
         && element.getKind() != ElementKind.CONSTRUCTOR
         && !(element instanceof TypeElement);
-  }
-
-  /** Whether the object around a call is one of the owner, or of a class below. */
-  private boolean isOwnersObject(Call call) {
-    var types = owner.program().types();
-    return types.isSubtype(
-        types.erasure(call.type().asType()), types.erasure(owner.element().asType()));
   }
 
   private void open(Element element, Sight sight, Call call) {

@@ -71,7 +71,7 @@ final class Site {
   }
 
   private boolean isWithinOwner() {
-    return CodeElsewhere.isWithin(call.trees(), call.path(), owner.element());
+    return call.isWithin(owner.element());
   }
 
   /** What the object of the code has become, where a class below calls it. */
@@ -87,7 +87,7 @@ final class Site {
       }
     }
     values.arguments().forEach(this::put);
-    values.collected().ifPresent(all -> values.collectedUses().forEach(use -> putAll(all, use)));
+    values.collectedUses().forEach(use -> putAll(values.collected(), use));
     edits.addAll(new AskedThere(owner, names, call, values, chosen, uses).edits());
     boolean home = isWithinOwner();
     CodeElsewhere elsewhere = new CodeElsewhere(trees, types, call.type(), uses.first());

@@ -82,17 +82,11 @@ final class AskedObject {
 
   /** The class around the call whose object is asked without saying so. */
   private TypeElement askedClass() {
-    var types = call.moving().program().types();
-    for (TreePath at = call.use().path(); at != null; at = at.getParentPath()) {
-      if (at.getLeaf() instanceof ClassTree
-          && trees.element(at) instanceof TypeElement type
-          && types.isSubtype(
-              types.erasure(type.asType()),
-              types.erasure(call.moving().owner().element().asType()))) {
-        return type;
-      }
+    TypeElement around = trees.classAround(call.use().path(), call.moving().owner().element());
+    if (around == null) {
+      throw call.refused(RefusalKind.CALL_SHAPE, "a caller reaches it in a way not understood yet");
     }
-    throw call.refused(RefusalKind.CALL_SHAPE, "a caller reaches it in a way not understood yet");
+    return around;
   }
 
   /** Whether a local variable around the call has a name. */

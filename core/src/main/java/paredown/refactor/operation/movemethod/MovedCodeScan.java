@@ -244,7 +244,7 @@ final class MovedCodeScan extends TreePathScanner<Void, Void> {
   }
 
   private boolean has(TypeElement type, TypeElement declaring) {
-    return types.isSubtype(types.erasure(type.asType()), types.erasure(declaring.asType()));
+    return owner.program().isOrIsBelow(type, declaring);
   }
 
   @Override

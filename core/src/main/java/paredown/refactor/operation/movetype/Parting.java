@@ -1,13 +1,11 @@
 package paredown.refactor.operation.movetype;
 
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
-import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -137,22 +135,7 @@ final class Parting {
           tree instanceof MemberSelectTree select
               && !select.getExpression().toString().matches("(?:.*\\.)?(?:this|super)")
               && !element.getModifiers().contains(Modifier.STATIC);
-      return !made && !ofOther && isBelow(type);
-    }
-
-    private boolean isBelow(TypeElement type) {
-      for (TreePath at = getCurrentPath(); at != null; at = at.getParentPath()) {
-        if (at.getLeaf() instanceof ClassTree
-            && trees.element(at) instanceof TypeElement around
-            && program
-                .types()
-                .isSubtype(
-                    program.types().erasure(around.asType()),
-                    program.types().erasure(type.asType()))) {
-          return true;
-        }
-      }
-      return false;
+      return !made && !ofOther && trees.classAround(getCurrentPath(), type) != null;
     }
 
     @Override
