@@ -58,6 +58,13 @@ class CommandLineTest {
   }
 
   @Test
+  void givesTheExampleOfAnOperationThatIsDoneToNothing() {
+    String err = Ran.pare(folder, "inline", "method").exits(2).err();
+    assertTrue(err.contains("pare inline method needs TYPE#METHOD."), err);
+    assertTrue(err.contains("For example: pare inline method "), err);
+  }
+
+  @Test
   void isFriendlyWhereThereIsNothingToFind() {
     String out = Ran.pare(folder, "survey").exits(0).out();
     assertTrue(out.contains("1 type, 3 methods in 1 file"), out);

@@ -57,8 +57,17 @@ public record Given(Operation operation, String subject, Map<String, List<String
     return new Given(operation, subject, values);
   }
 
-  /** The refactoring that is asked for. */
+  /**
+   * The refactoring that is asked for.
+   *
+   * @throws UnusableRequest where nothing is said that it is done to
+   */
   public Refactoring refactoring() {
+    if (subject == null || subject.isBlank()) {
+      throw new UnusableRequest(
+          "pare %s needs %s.".formatted(operation.words(), operation.label()),
+          "For example: %s".formatted(operation.examples().get(0).replaceAll("\\s+", " ")));
+    }
     return operation.reader().apply(this);
   }
 
