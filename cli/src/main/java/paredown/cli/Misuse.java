@@ -5,6 +5,7 @@ import paredown.cli.show.Json;
 import paredown.cli.show.Terminal;
 import picocli.CommandLine;
 import picocli.CommandLine.IParameterExceptionHandler;
+import picocli.CommandLine.MissingParameterException;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.UnmatchedArgumentException;
 
@@ -20,6 +21,10 @@ final class Misuse implements IParameterExceptionHandler {
       if (!near.isEmpty()) {
         advice = "Did you mean " + String.join(" or ", near) + "?";
       }
+    }
+    if (e instanceof MissingParameterException
+        && line.getCommandSpec().userObject() instanceof OperationCommand command) {
+      advice = "For example: " + command.example();
     }
     String sentence = e.getMessage().endsWith(".") ? e.getMessage() : e.getMessage() + ".";
     boolean json = List.of(arguments).contains("--format=json") || isJson(arguments);

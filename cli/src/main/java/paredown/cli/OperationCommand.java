@@ -23,6 +23,11 @@ final class OperationCommand extends ChangeCommand {
     this.operation = operation;
   }
 
+  /** A command that it understands. */
+  String example() {
+    return operation.example();
+  }
+
   /** The command line that an operation has. */
   static CommandSpec of(Operation operation) {
     OperationCommand command = new OperationCommand(operation);

@@ -62,6 +62,8 @@ class CommandLineTest {
     String err = Ran.pare(folder, "inline", "method").exits(2).err();
     assertTrue(err.contains("pare inline method needs TYPE#METHOD."), err);
     assertTrue(err.contains("For example: pare inline method "), err);
+    err = Ran.pare(folder, "move", "method").exits(2).err();
+    assertTrue(err.contains("For example: pare move method "), err);
   }
 
   @Test

@@ -66,7 +66,7 @@ public record Given(Operation operation, String subject, Map<String, List<String
     if (subject == null || subject.isBlank()) {
       throw new UnusableRequest(
           "pare %s needs %s.".formatted(operation.words(), operation.label()),
-          "For example: %s".formatted(operation.examples().get(0).replaceAll("\\s+", " ")));
+          "For example: %s".formatted(operation.example()));
     }
     return operation.reader().apply(this);
   }

@@ -55,6 +55,11 @@ public record Operation(
     return noun.isEmpty() ? verb.word() : verb.word() + " " + noun;
   }
 
+  /** Its first example, on one line. */
+  public String example() {
+    return examples.get(0).replaceAll("\\s*\\\\?\\R\\s*", " ");
+  }
+
   /** An option by its name. */
   public Optional<Choice> choice(String name) {
     return choices.stream().filter(each -> each.name().equals(name)).findFirst();
