@@ -103,11 +103,11 @@ final class BindingsKept {
     String expected = expected(was.get(), use, old.run());
     boolean same =
         SHOWING_TYPES.contains(use.kind())
-            ? change.isSameType(expected, use.key())
+            ? isSameType(expected, use.key(), old.run())
             : expected.equals(use.key());
     if (!same) {
       broke(instead(use, was.get().kind(), Spoken.of(expected)));
-    } else if (!change.isSameType(was.get().type(), use.type()) && !isSelf(was.get())) {
+    } else if (!isSameType(was.get().type(), use.type(), old.run()) && !isSelf(was.get())) {
       broke(
           "%s would have the type %s instead of %s"
               .formatted(place(use), use.type(), was.get().type()));
@@ -117,6 +117,11 @@ final class BindingsKept {
     if (!repeated || use.kind() == UseKind.OVERRIDES) {
       account(was.get().place());
     }
+  }
+
+  private boolean isSameType(String before, String now, Run run) {
+    String typed = run == null || run.self() == null ? before : run.self().typed(before);
+    return change.isSameType(before, now) || change.isSameType(typed, now);
   }
 
   private static boolean isCarried(Provenance.Origin origin) {

@@ -13,6 +13,7 @@ import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Change;
+import paredown.edit.ChangedFile;
 import paredown.edit.Region;
 import paredown.edit.Replacement;
 import paredown.program.Program;
@@ -30,7 +31,8 @@ final class ExpressionTypes {
   }
 
   /** The words for another type than an expression had; empty where it has the same. */
-  Optional<String> instead(Intervals<Region> regions, Nodes.Node now, Nodes.Node then) {
+  Optional<String> instead(
+      ChangedFile file, Intervals<Region> regions, Nodes.Node now, Nodes.Node then) {
     boolean written =
         regions.touching(now.start(), now.end()).stream()
             .anyMatch(region -> region.start() == now.start() && region.end() == now.end());
@@ -51,10 +53,22 @@ final class ExpressionTypes {
     }
     String type = type(after, now.path());
     String expected = type(before, then.path());
-    boolean same = change.isSameType(expected, type) || isSelf(then) || isUnused(now);
+    boolean same =
+        change.isSameType(expected, type)
+            || isSelf(then)
+            || isUnused(now)
+            || isTyped(file, now, expected, type);
     return same
         ? Optional.empty()
         : Optional.of("would have the type " + type + " instead of " + expected);
+  }
+
+  /** Whether an expression has the type that its type variables are said to be where it is now. */
+  private boolean isTyped(ChangedFile file, Nodes.Node now, String expected, String type) {
+    return file.runs().stream()
+        .filter(run -> run.self() != null && !run.self().variables().isEmpty())
+        .filter(run -> run.start() < now.end() && now.start() < run.start() + run.length())
+        .anyMatch(run -> change.isSameType(run.self().typed(expected), type));
   }
 
   /** Whether an expression is the name of a type, or of a method that is called. */

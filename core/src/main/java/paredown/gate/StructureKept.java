@@ -113,7 +113,7 @@ final class StructureKept {
         compareParts(unit, entry.getKey(), entry.getValue(), was);
       }
       expressions
-          .instead(regions, entry.getKey(), entry.getValue())
+          .instead(file, regions, entry.getKey(), entry.getValue())
           .ifPresent(what -> types.add(sentence(unit, entry.getKey(), what)));
     }
   }

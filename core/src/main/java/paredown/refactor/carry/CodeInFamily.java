@@ -7,6 +7,7 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
@@ -26,6 +27,7 @@ import paredown.refactor.Refused;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.VariablesElsewhere;
 import paredown.refactor.use.OwnerClass;
 
 /**
@@ -37,16 +39,24 @@ public abstract class CodeInFamily {
   private final OwnerClass to;
   private final Set<Element> along;
   private final CodeElsewhere elsewhere;
+  private final VariablesElsewhere variables;
   private List<Replacement> edits = new ArrayList<>();
   private String member = "";
 
   /**
    * @param along the members that go there as well
+   * @param variables what the type variables of its class are there
    */
-  protected CodeInFamily(OwnerClass from, OwnerClass to, Set<Element> along, TypeNames names) {
+  protected CodeInFamily(
+      OwnerClass from,
+      OwnerClass to,
+      Set<Element> along,
+      TypeNames names,
+      VariablesElsewhere variables) {
     this.from = from;
     this.to = to;
     this.along = along;
+    this.variables = variables;
     this.elsewhere = new CodeElsewhere(from.trees(), names, to.element(), true);
   }
 
@@ -92,6 +102,11 @@ public abstract class CodeInFamily {
     return edits;
   }
 
+  /** What its type variables are there, as types are shown. */
+  public final Map<String, String> variables() {
+    return variables.shown(program().symbols());
+  }
+
   protected final UnitTrees trees() {
     return from.trees();
   }
@@ -116,16 +131,12 @@ public abstract class CodeInFamily {
       throw refused(RefusalKind.SUPER_CALL, "it asks its superclass", path.getLeaf());
     }
     if (element instanceof TypeParameterElement variable
-        && variable.getGenericElement() instanceof TypeElement) {
-      throw refused(
-          RefusalKind.OWNER_TYPE_VARIABLE,
-          "it depends on a type variable of its class",
-          path.getLeaf());
+        && variable.getGenericElement() instanceof TypeElement type
+        && !isWithin(type, code)) {
+      edits.add(variable(variable, path.getLeaf()));
     }
     if (element instanceof TypeElement type) {
-      boolean within =
-          program().declaration(type) != null && isWithin(program().declaration(type), code);
-      if (type.getNestingKind() != NestingKind.LOCAL && !within) {
+      if (type.getNestingKind() != NestingKind.LOCAL && !isWithin(type, code)) {
         names(type, path.getLeaf());
         edits.add(elsewhere.type(path));
       }
@@ -148,8 +159,30 @@ public abstract class CodeInFamily {
     }
   }
 
-  private static boolean isWithin(TreePath declared, TreePath code) {
-    for (TreePath at = declared; at != null; at = at.getParentPath()) {
+  /** A type variable of the class by its name in the other one. */
+  private Replacement variable(TypeParameterElement variable, Tree place) {
+    TypeParameterElement there =
+        variables
+            .variable(variable)
+            .orElseThrow(
+                () ->
+                    refused(
+                        RefusalKind.OWNER_TYPE_VARIABLE,
+                        "it depends on a type variable of its class",
+                        place));
+    int at = trees().start(place);
+    Written named =
+        Written.text("")
+            .name(
+                there.getSimpleName().toString(),
+                program().symbols().key(there),
+                Rewriting.name(trees(), at))
+            .done();
+    return Replacement.of(at, at + variable.getSimpleName().length(), named);
+  }
+
+  private boolean isWithin(TypeElement type, TreePath code) {
+    for (TreePath at = program().declaration(type); at != null; at = at.getParentPath()) {
       if (at.getLeaf() == code.getLeaf()) {
         return true;
       }

@@ -82,6 +82,11 @@ public final class TypeNames {
         neighbour, packageName, List.of(), List.of(), neighbour.program().symbols()::key, top);
   }
 
+  /** The same where what is written has other keys. */
+  public TypeNames meaning(Function<Element, String> others) {
+    return new TypeNames(trees, packageName, imports, declared, others, top);
+  }
+
   /** Whether a simple name means something else than a type within a class of this file. */
   public boolean isOther(String name, TypeElement type, TypeElement scope) {
     Known known = known(name, scope);

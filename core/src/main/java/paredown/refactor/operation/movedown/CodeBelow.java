@@ -9,6 +9,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.carry.CodeInFamily;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.VariablesElsewhere;
 import paredown.refactor.name.Widening;
 
 /**
@@ -20,7 +21,12 @@ final class CodeBelow extends CodeInFamily {
   private final Sight sight;
 
   CodeBelow(Going going, TypeNames names, Widening widening) {
-    super(going.parent(), going.child(), going.keys().keySet(), names);
+    super(
+        going.parent(),
+        going.child(),
+        going.keys().keySet(),
+        names,
+        VariablesElsewhere.below(going.child().program().types(), going.child().element()));
     this.going = going;
     this.widening = widening;
     this.sight = new Sight(going.child().element(), program().elements());

@@ -165,7 +165,7 @@ final class MoveDownPlan {
         signs[1],
         inside,
         Layout.of(parent).to(layout),
-        new Self(parent.binaryName(), child.binaryName()));
+        new Self(parent.binaryName(), child.binaryName(), code.variables()));
   }
 
   /** Links in comments that stay name the class below. */

@@ -27,7 +27,7 @@ final class CodeAbove extends CodeInFamily {
   private final Map<Element, String> asked = new LinkedHashMap<>();
 
   CodeAbove(CommonMembers common, TypeNames names) {
-    super(common.first(), common.parent(), along(common), names);
+    super(common.first(), common.parent(), along(common), names, common.variables());
     this.common = common;
     common.slots().forEach((method, above) -> asked.put(method, program().symbols().key(above)));
     common

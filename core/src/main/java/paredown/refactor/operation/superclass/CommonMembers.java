@@ -15,6 +15,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
@@ -22,6 +23,7 @@ import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.name.VariablesElsewhere;
 import paredown.refactor.use.OwnerClass;
 
 /**
@@ -40,11 +42,13 @@ final class CommonMembers {
   private final Set<OwnerClass.Method> methods = new LinkedHashSet<>();
   private final Set<OwnerClass.Method> abstracted = new LinkedHashSet<>();
   private final Map<ExecutableElement, ExecutableElement> slots = new LinkedHashMap<>();
+  private final VariablesElsewhere variables;
   private final Deque<OwnerClass.Method> open = new ArrayDeque<>();
 
   private CommonMembers(OwnerClass first, List<OwnerClass> others, OwnerClass parent) {
     this.first = first;
     this.parent = parent;
+    this.variables = VariablesElsewhere.above(first.program().types(), first.element());
     others.forEach(
         other -> {
           likeness.put(other, new Likeness(first, other));
@@ -60,6 +64,7 @@ final class CommonMembers {
   static CommonMembers of(
       OwnerClass first, List<OwnerClass> others, OwnerClass parent, List<String> selectors) {
     CommonMembers common = new CommonMembers(first, others, parent);
+    common.siblings.forEach(common::pairVariables);
     for (String selector : selectors) {
       List<OwnerClass.Field> named =
           first.fields().stream().filter(each -> each.name().equals(selector)).toList();
@@ -72,6 +77,19 @@ final class CommonMembers {
     common.close();
     common.pairFields();
     return common;
+  }
+
+  /** Type variables that are the same one above are twins. */
+  private void pairVariables(Sibling sibling) {
+    Symbols symbols = first.program().symbols();
+    for (TypeParameterElement own : first.element().getTypeParameters()) {
+      for (TypeParameterElement other : sibling.owner().element().getTypeParameters()) {
+        Optional<TypeParameterElement> above = variables.variable(own);
+        if (above.isPresent() && above.equals(sibling.variables().variable(other))) {
+          likeness.get(sibling.owner()).pair(symbols.key(own), symbols.key(other));
+        }
+      }
+    }
   }
 
   /** A method that was named goes up, or nothing does. */
@@ -223,9 +241,9 @@ final class CommonMembers {
           twin != null
               && !method.is(Modifier.STATIC)
               && method.tree().getTypeParameters().isEmpty()
-              && isSame(method.element().getReturnType(), twin.element().getReturnType())
-              && texts(method.element().getThrownTypes())
-                  .equals(texts(twin.element().getThrownTypes()));
+              && isSame(sibling, method.element().getReturnType(), twin.element().getReturnType())
+              && texts(variables, method.element().getThrownTypes())
+                  .equals(texts(sibling.variables(), twin.element().getThrownTypes()));
       if (!same) {
         throw differs(
             method.name() + ", which they need,",
@@ -241,14 +259,14 @@ final class CommonMembers {
     abstracted.add(method);
   }
 
-  private static Set<String> texts(List<?> types) {
+  private static Set<String> texts(VariablesElsewhere variables, List<? extends TypeMirror> types) {
     Set<String> texts = new LinkedHashSet<>();
-    types.forEach(each -> texts.add(each.toString()));
+    types.forEach(each -> texts.add(variables.in(each).toString()));
     return texts;
   }
 
-  private boolean isSame(TypeMirror one, TypeMirror other) {
-    return first.program().types().isSameType(one, other);
+  private boolean isSame(Sibling sibling, TypeMirror one, TypeMirror other) {
+    return first.program().types().isSameType(variables.in(one), sibling.variables().in(other));
   }
 
   private void pairFields() {
@@ -256,7 +274,7 @@ final class CommonMembers {
       for (Sibling sibling : siblings) {
         Likeness like = likeness.get(sibling.owner());
         OwnerClass.Field twin = twin(field, sibling.owner(), like);
-        if (twin == null || !isAlike(field, twin, like)) {
+        if (twin == null || !isAlike(sibling, field, twin)) {
           throw differs(
               field.name(),
               sibling.owner(),
@@ -277,11 +295,12 @@ final class CommonMembers {
         .orElse(null);
   }
 
-  private boolean isAlike(OwnerClass.Field field, OwnerClass.Field twin, Likeness like) {
+  private boolean isAlike(Sibling sibling, OwnerClass.Field field, OwnerClass.Field twin) {
+    Likeness like = likeness.get(sibling.owner());
     VariableElement one = field.element();
     VariableElement two = twin.element();
     boolean same =
-        isSame(one.asType(), two.asType())
+        isSame(sibling, one.asType(), two.asType())
             && TOLD.stream().allMatch(each -> field.is(each) == twin.is(each))
             && like.pair(field.key(), twin.key());
     Tree value = field.tree().getInitializer();
@@ -302,6 +321,11 @@ final class CommonMembers {
 
   OwnerClass parent() {
     return parent;
+  }
+
+  /** What the type variables of the first class are above. */
+  VariablesElsewhere variables() {
+    return variables;
   }
 
   /** The other classes, with their twins of what goes up. */

@@ -14,7 +14,8 @@ import paredown.text.Token;
 
 /**
  * Tells whether two classes say the same, but for the names of variables and of fields of their
- * own: a field of one that stands where the other has one is its twin everywhere.
+ * own: a field of one that stands where the other has one is its twin everywhere. Type variables
+ * are twins that are said to be.
  */
 final class Likeness {
   /** Signs of a declaration's head in which the two may differ. */
@@ -122,6 +123,9 @@ final class Likeness {
     boolean fields = isOwnField(one, key) && isOwnField(other, otherKey);
     if (locals || fields) {
       return pair(key, otherKey);
+    }
+    if (twins.containsKey(key)) {
+      return otherKey.equals(twins.get(key));
     }
     return word.equals(otherWord) && key.equals(otherKey.replace(of(other), of(one)));
   }

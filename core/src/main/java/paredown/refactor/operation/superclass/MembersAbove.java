@@ -237,7 +237,7 @@ final class MembersAbove {
             layout.member(),
             new Indent.Level(from.unit(), layout.unit()),
             layout.lineEnd().equals(trees.source().lineEnd()) ? "" : layout.lineEnd());
-    Self self = new Self(first.binaryName(), parent.binaryName());
+    Self self = new Self(first.binaryName(), parent.binaryName(), code.variables());
     return new Carried(trees.path(), start, end, all, indent, self);
   }
 
@@ -286,10 +286,10 @@ final class MembersAbove {
     if (result.getKind() == TypeKind.VOID) {
       text.text("void");
     } else {
-      names.write(text, result, parent.element());
+      names.write(text, common.variables().in(result), parent.element());
     }
     text.text(" " + method.name());
-    MethodHead head = new MethodHead(names, parent.element());
+    MethodHead head = new MethodHead(names, parent.element(), common.variables()::in);
     head.takes(text, method.element());
     head.fails(text, method.element());
     return text.text(";").done().proving("the classes below have it");

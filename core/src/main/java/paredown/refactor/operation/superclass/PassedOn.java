@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
@@ -250,9 +251,8 @@ final class PassedOn {
   private void parameters(Written.Text text, List<? extends VariableTree> present) {
     String separator = "";
     for (OwnerClass.Field field : fields) {
-      names
-          .of(parent.trees())
-          .write(text.text(separator), field.element().asType(), parent.element());
+      TypeMirror type = common.variables().in(field.element().asType());
+      names.of(parent.trees()).write(text.text(separator), type, parent.element());
       text.text(" " + name(field, present));
       separator = ", ";
     }

@@ -2,6 +2,7 @@ package paredown.refactor.operation.superclass;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import paredown.refactor.name.VariablesElsewhere;
 import paredown.refactor.use.OwnerClass;
 
 /**
@@ -19,5 +20,10 @@ record Sibling(
 
   Sibling(OwnerClass owner) {
     this(owner, new LinkedHashMap<>(), new LinkedHashMap<>());
+  }
+
+  /** What its type variables are above. */
+  VariablesElsewhere variables() {
+    return VariablesElsewhere.above(owner.program().types(), owner.element());
   }
 }
