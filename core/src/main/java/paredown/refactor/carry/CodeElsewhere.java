@@ -4,12 +4,9 @@ import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
-import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +21,7 @@ import paredown.edit.Written;
 import paredown.program.Use;
 import paredown.refactor.code.CaseLabel;
 import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.SimpleNames;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 
@@ -149,15 +147,10 @@ public final class CodeElsewhere {
 
   private static List<TreePath> simpleNames(UnitTrees trees, TreePath code) {
     List<TreePath> names = new ArrayList<>();
-    // What a class without a name extends is the same tree as what it is made of.
-    Set<Tree> seen = Collections.newSetFromMap(new IdentityHashMap<>());
-    new TreePathScanner<Void, Void>() {
+    new SimpleNames(trees) {
       @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        if (trees.end(tree) >= 0 && seen.add(tree)) {
-          names.add(getCurrentPath());
-        }
-        return null;
+      protected void name(IdentifierTree tree) {
+        names.add(getCurrentPath());
       }
     }.scan(code, null);
     return names;

@@ -4,7 +4,6 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +24,7 @@ import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.SimpleNames;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.VariablesElsewhere;
@@ -84,13 +84,10 @@ public abstract class CodeInFamily {
   public final List<Replacement> edits(TreePath code, String name) {
     edits = new ArrayList<>();
     member = name;
-    new TreePathScanner<Void, Void>() {
+    new SimpleNames(trees()) {
       @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        if (trees().end(tree) >= 0) {
-          name(getCurrentPath(), code);
-        }
-        return null;
+      protected void name(IdentifierTree tree) {
+        said(getCurrentPath(), code);
       }
 
       @Override
@@ -124,7 +121,7 @@ public abstract class CodeInFamily {
     return member;
   }
 
-  private void name(TreePath path, TreePath code) {
+  private void said(TreePath path, TreePath code) {
     Element element = trees().element(path);
     String word = ((IdentifierTree) path.getLeaf()).getName().toString();
     if (word.equals("super") && !isSameAbove(path)) {

@@ -4,7 +4,6 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberReferenceTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -28,6 +27,7 @@ import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.DocReference;
 import paredown.refactor.code.Rewriting;
+import paredown.refactor.code.SimpleNames;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
@@ -91,16 +91,10 @@ final class HomeCode {
         widening.open(each, sight, gone.simpleName(), trees.place(code.getLeaf()));
       }
     }
-    new TreePathScanner<Void, Void>() {
+    new SimpleNames(trees) {
       @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        if (trees.end(tree) >= 0) {
-          identifier(tree, getCurrentPath());
-        }
-        return null;
-      }
-
-      private void identifier(IdentifierTree tree, TreePath path) {
+      protected void name(IdentifierTree tree) {
+        TreePath path = getCurrentPath();
         Element element = trees.element(path);
         String word = tree.getName().toString();
         if (word.equals("this") || word.equals("super")) {

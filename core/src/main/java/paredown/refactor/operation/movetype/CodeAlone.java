@@ -6,7 +6,6 @@ import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.ParameterizedTypeTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.List;
 import javax.lang.model.element.Element;
@@ -17,6 +16,7 @@ import javax.lang.model.element.TypeElement;
 import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.code.SimpleNames;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
@@ -45,19 +45,16 @@ final class CodeAlone {
 
   List<Replacement> edits() {
     List<Replacement> edits = new ArrayList<>();
-    new TreePathScanner<Void, Void>() {
+    new SimpleNames(trees) {
       @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
-        if (trees.end(tree) >= 0) {
-          name(getCurrentPath(), edits);
-        }
-        return null;
+      protected void name(IdentifierTree tree) {
+        said(getCurrentPath(), edits);
       }
     }.scan(nested.path(), null);
     return edits;
   }
 
-  private void name(TreePath path, List<Replacement> edits) {
+  private void said(TreePath path, List<Replacement> edits) {
     Element element = trees.element(path);
     if (element instanceof TypeElement type) {
       boolean own =
