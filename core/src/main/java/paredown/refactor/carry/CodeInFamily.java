@@ -92,7 +92,9 @@ public abstract class CodeInFamily {
 
       @Override
       public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
-        selected(getCurrentPath(), tree);
+        if (!isOfCode(trees().element(getCurrentPath()), code)) {
+          selected(getCurrentPath(), tree);
+        }
         return super.visitMemberSelect(tree, null);
       }
     }.scan(code, null);
@@ -137,7 +139,10 @@ public abstract class CodeInFamily {
         names(type, path.getLeaf());
         edits.add(elsewhere.type(path));
       }
-    } else if (!word.equals("this") && isMember(element) && !along.contains(element)) {
+    } else if (!word.equals("this")
+        && isMember(element)
+        && !along.contains(element)
+        && !isOfCode(element, code)) {
       names(element, path.getLeaf());
       ofFamily(path, element);
     }
@@ -176,6 +181,11 @@ public abstract class CodeInFamily {
                 Rewriting.name(trees(), at))
             .done();
     return Replacement.of(at, at + variable.getSimpleName().length(), named);
+  }
+
+  /** Whether a member belongs to a class that stands in the code. */
+  private boolean isOfCode(Element element, TreePath code) {
+    return isMember(element) && isWithin((TypeElement) element.getEnclosingElement(), code);
   }
 
   private boolean isWithin(TypeElement type, TreePath code) {
