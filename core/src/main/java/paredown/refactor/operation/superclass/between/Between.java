@@ -1,7 +1,9 @@
 package paredown.refactor.operation.superclass.between;
 
 import com.sun.source.tree.ClassTree;
+import com.sun.source.tree.NewClassTree;
 import com.sun.source.tree.Tree;
+import com.sun.source.util.TreeScanner;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -206,26 +208,44 @@ public final class Between {
   private void constructors(OwnerClass owner) {
     String prefix = "constructor " + program.symbols().binary(above()) + "(";
     int start = owner.trees().start(owner.tree());
+    List<Tree> within = within(owner);
     for (Use use :
         program.uses().within(owner.trees().path(), start, owner.trees().end(owner.tree()))) {
       boolean calls =
           use.key().startsWith(prefix)
               && (use.kind() == UseKind.IMPLICIT_SUPER
                   || use.isName() && owner.source().text().startsWith("super", use.offset()));
-      if (calls && isOf(owner, use)) {
+      if (calls && within.stream().noneMatch(each -> isIn(owner, each, use))) {
         called(owner, use);
       }
     }
   }
 
-  /** Whether a use stands in a class itself, and not in one within it. */
-  private boolean isOf(OwnerClass owner, Use use) {
-    return owner.tree().getMembers().stream()
-        .filter(ClassTree.class::isInstance)
-        .noneMatch(
-            each ->
-                owner.trees().start(each) <= use.offset()
-                    && use.offset() < owner.trees().end(each));
+  /** The classes that stand within one, those without a name among them. */
+  private static List<Tree> within(OwnerClass owner) {
+    List<Tree> within = new ArrayList<>();
+    new TreeScanner<Void, Void>() {
+      @Override
+      public Void visitClass(ClassTree tree, Void unused) {
+        if (tree != owner.tree()) {
+          within.add(tree);
+        }
+        return super.visitClass(tree, null);
+      }
+
+      @Override
+      public Void visitNewClass(NewClassTree tree, Void unused) {
+        if (tree.getClassBody() != null) {
+          within.add(tree);
+        }
+        return super.visitNewClass(tree, null);
+      }
+    }.scan(owner.tree(), null);
+    return within;
+  }
+
+  private static boolean isIn(OwnerClass owner, Tree tree, Use use) {
+    return owner.trees().start(tree) <= use.offset() && use.offset() < owner.trees().end(tree);
   }
 
   /** What a constructor above takes, as the new class does. */
