@@ -45,7 +45,9 @@ public record Assumption(Kind kind, String sentence, String place) {
     /** What is made of a value gives that value back. */
     BACK,
     /** Nothing sets a field that code calls and that nobody can look through. */
-    STEADY;
+    STEADY,
+    /** What an object with type arguments gives is of the type that these say. */
+    CONTENT;
 
     /** The kind as it is written in JSON. */
     public String id() {

@@ -62,6 +62,13 @@ public final class VariablesElsewhere {
     return found;
   }
 
+  /** What is known of some variables. */
+  public static VariablesElsewhere where(Types types, Map<TypeParameterElement, TypeMirror> known) {
+    VariablesElsewhere found = new VariablesElsewhere(types);
+    found.elsewhere.putAll(known);
+    return found;
+  }
+
   /** What a class gives to each variable of the one that it extends. */
   private Map<TypeParameterElement, TypeMirror> given(TypeElement below) {
     Map<TypeParameterElement, TypeMirror> given = new LinkedHashMap<>();

@@ -28,6 +28,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
+import paredown.refactor.name.ShownType;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.InnerFirst;
 import paredown.refactor.plan.ReadableFiles;
@@ -58,7 +59,7 @@ final class ChangeTypePlan {
     this.flow = new Flow(program, exchange);
     this.code = new RetypedCode(program, holders, became());
     this.cannot =
-        new Cannot("%s cannot be %s".formatted(arguments.member(), Holders.one(exchange.to())));
+        new Cannot("%s cannot be %s".formatted(arguments.member(), ShownType.one(exchange.to())));
     this.neverNull = new NeverNull(exchange, holders.overruled(), cannot);
   }
 
@@ -81,7 +82,7 @@ final class ChangeTypePlan {
     return new Change(
         "%s of %s is %s."
             .formatted(
-                arguments.member(), holders.owner().writtenName(), Holders.one(exchange.to())),
+                arguments.member(), holders.owner().writtenName(), ShownType.one(exchange.to())),
         new EditedFiles(program).of(code.edits()),
         became(),
         Map.of(),
@@ -116,7 +117,7 @@ final class ChangeTypePlan {
     if (!turnedBack.isEmpty()) {
       notes.add(
           "It is turned back into %s at %s."
-              .formatted(Holders.one(exchange.from()), Listed.of(List.copyOf(turnedBack))));
+              .formatted(ShownType.one(exchange.from()), Listed.of(List.copyOf(turnedBack))));
     }
     holders.left().forEach((element, why) -> notes.add(why.getMessage()));
     return notes;
@@ -161,8 +162,8 @@ final class ChangeTypePlan {
                     .formatted(
                         each.getEnclosingElement().getSimpleName(),
                         each.getKind() == ElementKind.CONSTRUCTOR ? "<init>" : each.getSimpleName(),
-                        Holders.shown(exchange.from()),
-                        Holders.shown(exchange.to())))
+                        ShownType.of(exchange.from()),
+                        ShownType.of(exchange.to())))
         .toList();
   }
 

@@ -25,11 +25,11 @@ import paredown.project.Nearest;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.ShownType;
 import paredown.refactor.use.MemberUses;
 import paredown.refactor.use.NamedVariable;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
-import paredown.text.Article;
 import paredown.text.Listed;
 
 /** What holds the value, and so gets the new type: fields, variables, parameters and methods. */
@@ -70,7 +70,7 @@ final class Holders {
     TypeMirror to = new TypedType(owner.trees(), around, from).of(arguments.to());
     if (program.types().isSameType(from, to)) {
       throw new UnusableRequest(
-          "%s is %s already.".formatted(arguments.member(), one(to)),
+          "%s is %s already.".formatted(arguments.member(), ShownType.one(to)),
           "Name another type with --to.");
     }
     this.exchange = exchange(arguments, from, to);
@@ -246,15 +246,5 @@ final class Holders {
   private void addAll(Map<Element, Holder> some) {
     some.keySet().forEach(each -> groups.put(each, some.keySet()));
     all.putAll(some);
-  }
-
-  /** A type with its article: {@code an int}. */
-  static String one(TypeMirror type) {
-    return Article.with(shown(type));
-  }
-
-  /** A type by its simple names. */
-  static String shown(TypeMirror type) {
-    return type.toString().replaceAll("\\b(?:[a-z_][\\w]*\\.)+(?=\\w)", "");
   }
 }

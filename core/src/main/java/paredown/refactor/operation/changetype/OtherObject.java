@@ -19,6 +19,7 @@ import paredown.UnusableRequest;
 import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.ShownType;
 import paredown.text.Listed;
 
 /**
@@ -40,7 +41,7 @@ record OtherObject(
   static OtherObject of(Program program, TypeMirror from, TypeMirror to, ChangeType arguments) {
     if (!(to instanceof DeclaredType declared)) {
       throw new UnusableRequest(
-          "Nothing is known that makes %s of %s.".formatted(Holders.one(to), Holders.one(from)),
+          "Nothing is known that makes %s of %s.".formatted(ShownType.one(to), ShownType.one(from)),
           "Name a wider number, a type above it, or a class with a method that takes it.");
     }
     TypeElement type = (TypeElement) declared.asElement();
@@ -78,12 +79,12 @@ record OtherObject(
         to,
         one(
             closest(program, makers, from),
-            "makes %s of %s".formatted(Holders.one(to), Holders.one(from)),
+            "makes %s of %s".formatted(ShownType.one(to), ShownType.one(from)),
             "--as",
             type),
         one(
             givers,
-            "gives %s of %s".formatted(Holders.one(from), Holders.one(to)),
+            "gives %s of %s".formatted(ShownType.one(from), ShownType.one(to)),
             "--back",
             type));
   }
@@ -195,7 +196,7 @@ record OtherObject(
   public List<Assumption> assumed(String what, boolean counted, String place) {
     String back =
         "making %s does nothing else, and %s() gives what it was made of"
-            .formatted(Holders.one(to), give.getSimpleName());
+            .formatted(ShownType.one(to), give.getSimpleName());
     return from.getKind() == TypeKind.DECLARED
         ? List.of(
             new Assumption(Assumption.Kind.BACK, back, place),

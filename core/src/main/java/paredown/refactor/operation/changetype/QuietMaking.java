@@ -9,6 +9,7 @@ import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
 import paredown.refactor.effect.CalmCalls;
+import paredown.refactor.name.ShownType;
 import paredown.refactor.startup.StaticStart;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
@@ -35,7 +36,7 @@ final class QuietMaking {
     StaticStart.require(
         owner,
         OwnerClass.of(program, type),
-        "%s cannot be made there".formatted(Words.capitalised(Holders.one(exchange.to()))),
+        "%s cannot be made there".formatted(Words.capitalised(ShownType.one(exchange.to()))),
         overruled.overrules(RefusalKind.STARTED_EARLIER));
   }
 
@@ -49,7 +50,7 @@ final class QuietMaking {
           RefusalKind.RUNS_OFTEN,
           "%s cannot take the place of a value: %s does more than keep it and give it."
               .formatted(
-                  Words.capitalised(Holders.one(exchange.to())),
+                  Words.capitalised(ShownType.one(exchange.to())),
                   method.get().getSimpleName().contentEquals("<init>")
                       ? "its constructor"
                       : method.get().getSimpleName() + "()"),

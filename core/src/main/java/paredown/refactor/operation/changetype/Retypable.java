@@ -22,6 +22,7 @@ import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.ShownType;
 import paredown.refactor.startup.EarlyUses;
 import paredown.refactor.startup.SetAtOnce;
 import paredown.refactor.startup.StaticFirst;
@@ -82,7 +83,7 @@ final class Retypable {
   /** What an element cannot be. */
   Cannot cannot(Element element) {
     return new Cannot(
-        "%s cannot be %s".formatted(element.getSimpleName(), Holders.one(exchange.to())));
+        "%s cannot be %s".formatted(element.getSimpleName(), ShownType.one(exchange.to())));
   }
 
   /** What other operations are refused for, too, in the words of this one. */
@@ -126,7 +127,7 @@ final class Retypable {
             .filter(each -> each.element().equals(field))
             .findFirst()
             .orElseThrow();
-    FieldOnlookers.requireNone(home, own, overruled, Holders.one(exchange.to()));
+    FieldOnlookers.requireNone(home, own, overruled, ShownType.one(exchange.to()));
     OnlookersFromOutside.assume(owner, List.of(own.name()));
     boolean made = exchange.maker().isPresent() && !own.is(Modifier.STATIC);
     if (exchange.maker().isPresent() && own.is(Modifier.STATIC)) {

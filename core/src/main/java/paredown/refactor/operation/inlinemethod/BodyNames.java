@@ -24,6 +24,7 @@ import javax.lang.model.element.Modifier;
 import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.type.TypeVariable;
 import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -54,6 +55,8 @@ final class BodyNames extends TreePathScanner<Void, Void> {
   private final List<Self> selves = new ArrayList<>();
   private final List<TreePath> statics = new ArrayList<>();
   private final List<TreePath> types = new ArrayList<>();
+  private final List<TreePath> typeVariables = new ArrayList<>();
+  private final List<TreePath> askedOfVariables = new ArrayList<>();
 
   /** Everything with a declaration that is named, wherever it is seen from. */
   private final Set<Element> named = new LinkedHashSet<>();
@@ -93,6 +96,16 @@ final class BodyNames extends TreePathScanner<Void, Void> {
   /** The types by their simple names. */
   List<TreePath> types() {
     return types;
+  }
+
+  /** The type variables of the method, and of its class. */
+  List<TreePath> typeVariables() {
+    return typeVariables;
+  }
+
+  /** The methods behind a dot that an object is asked for whose type is a variable. */
+  List<TreePath> askedOfVariables() {
+    return askedOfVariables;
   }
 
   /** All words that the code says. */
@@ -135,8 +148,8 @@ final class BodyNames extends TreePathScanner<Void, Void> {
     } else if (variables.containsKey(element)) {
       variables.get(element).add(getCurrentPath());
     } else if (element instanceof TypeParameterElement variable) {
-      if (variable.getGenericElement().equals(method)) {
-        throw refused(RefusalKind.CALL_SHAPE, "it names its type variable " + word, tree);
+      if (Set.of(method, owner.element()).contains(variable.getGenericElement())) {
+        typeVariables.add(getCurrentPath());
       }
     } else if (element instanceof TypeElement) {
       types.add(getCurrentPath());
@@ -211,6 +224,14 @@ final class BodyNames extends TreePathScanner<Void, Void> {
     }
     if (element != null && element.equals(method)) {
       throw refused(RefusalKind.CALL_SHAPE, "it calls itself", tree);
+    }
+    if (element instanceof ExecutableElement
+        && trees
+                .program()
+                .trees()
+                .getTypeMirror(new TreePath(getCurrentPath(), tree.getExpression()))
+            instanceof TypeVariable) {
+      askedOfVariables.add(getCurrentPath());
     }
     if (element != null && !(element instanceof PackageElement)) {
       named.add(element);

@@ -1,6 +1,9 @@
 package paredown.refactor.operation.inlinemethod;
 
 import com.sun.source.tree.ExpressionTree;
+import com.sun.source.tree.LambdaExpressionTree;
+import com.sun.source.tree.MemberReferenceTree;
+import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,6 +36,7 @@ final class Given {
   private final BodyNames names;
   private final Call call;
   private final TypeNames types;
+  private final TypesThere there;
   private final Program program;
   private final CalmCalls calm;
   private final Assumptions assumptions;
@@ -48,6 +52,7 @@ final class Given {
       BodyNames names,
       Call call,
       TypeNames types,
+      TypesThere there,
       CalmCalls calm,
       Assumptions assumptions) {
     this.owner = owner;
@@ -56,6 +61,7 @@ final class Given {
     this.names = names;
     this.call = call;
     this.types = types;
+    this.there = there;
     this.program = owner.program();
     this.calm = calm;
     this.assumptions = assumptions;
@@ -70,13 +76,19 @@ final class Given {
     for (int i = 0; i < alone; i++) {
       VariableElement each = parameters.get(i);
       Value value =
-          value(each.getSimpleName().toString(), each.asType(), call.argument(i), names.uses(each));
+          value(
+              each.getSimpleName().toString(),
+              there.in(each.asType()),
+              call.argument(i),
+              names.uses(each));
       arguments.add(written.contains(each) ? value.held(changed(call.argument(i))) : value);
     }
     several.ifPresent(
         all ->
             all.values()
-                .forEach(each -> collected.add(value(all.name(), all.type(), each, all.uses()))));
+                .forEach(
+                    each ->
+                        collected.add(value(all.name(), there.in(all.type()), each, all.uses()))));
     hold();
   }
 
@@ -111,6 +123,13 @@ final class Given {
                   "working a value out could show, and nobody needs it",
                   path));
     }
+    boolean code =
+        path.getLeaf() instanceof LambdaExpressionTree
+            || path.getLeaf() instanceof MemberReferenceTree;
+    if (code && uses.stream().anyMatch(Given::isAsked)) {
+      return Optional.of(
+          new Shift.Obstacle(RefusalKind.CALL_SHAPE, "a lambda can be asked for nothing", path));
+    }
     if (uses.size() > 1) {
       Optional<Shift.Obstacle> met = shift.repeated(uses);
       if (met.isPresent()) {
@@ -124,6 +143,10 @@ final class Given {
       }
     }
     return Optional.empty();
+  }
+
+  private static boolean isAsked(TreePath use) {
+    return use.getParentPath().getLeaf() instanceof MemberSelectTree;
   }
 
   private Between between(TreePath use) {

@@ -72,11 +72,13 @@ final class InlineMethodPlan {
       TypeNames types =
           names.computeIfAbsent(
               call.trees().path(), path -> new TypeNames(call.trees(), program.symbols()::key));
-      Given values = new Given(owner, method, body, inBody, call, types, calm, owner.assumptions());
+      TypesThere there = new TypesThere(owner, method, call);
+      Given values =
+          new Given(owner, method, body, inBody, call, types, there, calm, owner.assumptions());
       values.requireObject();
       start.require(call, values, arguments.accepted());
       seen.require(call, values);
-      Site site = new Site(owner, inBody, call, values, types, taken.near(call), first);
+      Site site = new Site(owner, inBody, call, values, types, there, taken.near(call), first);
       SiteCode code = new SiteCode(body, call, values, site, types, first);
       Inlined inlined = new Inlined(code, calm, owner.assumptions(), commented);
       inlined.edits().forEach(each -> edits.add(call.trees().path(), each));

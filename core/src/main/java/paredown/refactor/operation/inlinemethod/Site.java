@@ -30,6 +30,7 @@ final class Site {
   private final Call call;
   private final Given values;
   private final TypeNames types;
+  private final TypesThere there;
   private final SiteNames chosen;
   private final MovedUses uses;
   private final List<Replacement> edits = new ArrayList<>();
@@ -46,6 +47,7 @@ final class Site {
       Call call,
       Given values,
       TypeNames types,
+      TypesThere there,
       Set<String> taken,
       boolean first) {
     this.owner = owner;
@@ -55,6 +57,7 @@ final class Site {
     this.call = call;
     this.values = values;
     this.types = types;
+    this.there = there;
     this.chosen = new SiteNames(names, call, values, taken);
     this.uses = new MovedUses(trees, first);
     write();
@@ -74,10 +77,13 @@ final class Site {
     return call.isWithin(owner.element());
   }
 
-  /** What the object of the code has become, where a class below calls it. */
+  /** What the object of the code has become, and its type variables; null where all is the same. */
   Self self() {
     boolean below = values.object() == null && !isWithinOwner() && !names.selves().isEmpty();
-    return below ? new Self(owner.binaryName(), program.symbols().binary(call.type())) : null;
+    String self = owner.binaryName();
+    return below || !there.shown().isEmpty()
+        ? new Self(self, below ? program.symbols().binary(call.type()) : self, there.shown())
+        : null;
   }
 
   private void write() {
@@ -89,6 +95,8 @@ final class Site {
     values.arguments().forEach(this::put);
     values.collectedUses().forEach(use -> putAll(values.collected(), use));
     edits.addAll(new AskedThere(owner, names, call, values, chosen, uses).edits());
+    edits.addAll(there.edits(names.typeVariables(), types, uses));
+    edits.addAll(there.asked(names.askedOfVariables(), uses));
     boolean home = isWithinOwner();
     CodeElsewhere elsewhere = new CodeElsewhere(trees, types, call.type(), uses.first());
     for (TreePath each : names.statics()) {
