@@ -2,9 +2,6 @@ package paredown.refactor.use;
 
 import com.sun.source.tree.BlockTree;
 import com.sun.source.tree.ClassTree;
-import com.sun.source.tree.ExpressionStatementTree;
-import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
 import com.sun.source.tree.StatementTree;
 import com.sun.source.tree.Tree;
@@ -33,6 +30,7 @@ import paredown.program.Unit;
 import paredown.project.Nearest;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Words;
@@ -91,11 +89,7 @@ public final class OwnerClass {
     /** Whether a constructor begins with the call of another of its class. */
     public boolean callsAnother() {
       List<? extends StatementTree> statements = tree.getBody().getStatements();
-      return !statements.isEmpty()
-          && statements.get(0) instanceof ExpressionStatementTree first
-          && first.getExpression() instanceof MethodInvocationTree call
-          && call.getMethodSelect() instanceof IdentifierTree name
-          && name.getName().contentEquals("this");
+      return !statements.isEmpty() && ConstructorCall.isThis(statements.get(0));
     }
   }
 

@@ -19,7 +19,7 @@ import paredown.edit.Change;
 import paredown.program.Aliases;
 import paredown.program.Program;
 import paredown.refactor.carry.CodeElsewhere;
-import paredown.refactor.code.SuperCall;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.NamedFromOutside;
 import paredown.refactor.plan.EditList;
@@ -96,7 +96,7 @@ final class GoBetween implements Way {
     OwnerClass.Method constructor = owner.constructors().get(0);
     List<? extends StatementTree> statements =
         constructor.tree().getBody().getStatements().stream()
-            .filter(each -> !SuperCall.is(each))
+            .filter(each -> !ConstructorCall.isSuper(each))
             .toList();
     List<? extends VariableElement> parameters = constructor.element().getParameters();
     if (parameters.size() != 1

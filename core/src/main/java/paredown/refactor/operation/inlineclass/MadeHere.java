@@ -21,7 +21,7 @@ import paredown.program.Program;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.code.SuperCall;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
@@ -162,7 +162,7 @@ record MadeHere(TreePath made, Map<Element, TreePath> values) {
     }
 
     private boolean isImplicit(StatementTree statement) {
-      return SuperCall.is(statement) || statement.getKind() == Tree.Kind.EMPTY_STATEMENT;
+      return ConstructorCall.isSuper(statement) || statement.getKind() == Tree.Kind.EMPTY_STATEMENT;
     }
 
     private TreePath assignment(OwnerClass.Method constructor, TreePath statement) {

@@ -14,7 +14,7 @@ import javax.lang.model.util.ElementFilter;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Constants;
-import paredown.refactor.code.SuperCall;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.use.OwnerClass;
 
@@ -54,7 +54,7 @@ record ParentCall(ExecutableElement constructor, List<TreePath> arguments) {
     UnitTrees trees = owner.trees();
     TreePath body = new TreePath(method.path(), method.tree().getBody());
     List<? extends StatementTree> statements = method.tree().getBody().getStatements();
-    if (statements.size() != 1 || !SuperCall.is(statements.get(0))) {
+    if (statements.size() != 1 || !ConstructorCall.isSuper(statements.get(0))) {
       throw refused(owner, trees.place(method.tree()));
     }
     TreePath statement = new TreePath(body, statements.get(0));

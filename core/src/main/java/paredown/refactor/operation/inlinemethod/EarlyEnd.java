@@ -30,6 +30,7 @@ import paredown.refactor.code.LocalUses;
 import paredown.refactor.code.Returns;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
+import paredown.refactor.flow.Jumps;
 import paredown.text.Token;
 
 /**
@@ -126,7 +127,12 @@ final class EarlyEnd {
     Body body = code.body();
     return preset.value().isPresent()
         || Returns.in(body.path()).stream()
-            .anyMatch(each -> isWithin(each, body.path().getLeaf(), TryTree.class::isInstance));
+            .anyMatch(each -> isWithin(each, body.path().getLeaf(), EarlyEnd::isSeenTwice));
+  }
+
+  /** Whether the compiler may think that what stands in code runs twice, or not to its end. */
+  private static boolean isSeenTwice(Tree tree) {
+    return tree instanceof TryTree || Jumps.isLoop(tree);
   }
 
   /** Whether something of a kind stands between code and what it stands in. */

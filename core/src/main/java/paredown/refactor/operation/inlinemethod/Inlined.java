@@ -1,6 +1,7 @@
 package paredown.refactor.operation.inlinemethod;
 
 import com.sun.source.tree.ReturnTree;
+import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +12,7 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
@@ -148,7 +150,15 @@ final class Inlined {
           "Give its lambda or field a block first, or inline the other calls with --at.",
           call.place());
     }
-    Between between = Between.of(trees, trees.start(statement.getLeaf()), call.path());
+    StatementTree tree = (StatementTree) statement.getLeaf();
+    if (ConstructorCall.isSuper(tree) || ConstructorCall.isThis(tree)) {
+      throw Refused.advising(
+          RefusalKind.CALL_SHAPE,
+          "The code of the method cannot stand in front of this statement: a constructor begins with it.",
+          "Inline the other calls with --at, or leave the method.",
+          call.place());
+    }
+    Between between = Between.of(trees, trees.start(tree), call.path());
     if (!isFirst(between)) {
       boolean turns = between.perhaps() || between.repeats();
       throw Refused.advising(

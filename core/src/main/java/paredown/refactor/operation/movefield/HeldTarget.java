@@ -18,7 +18,7 @@ import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
-import paredown.refactor.code.SuperCall;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.startup.EarlyUses;
 import paredown.refactor.use.Leaving;
 import paredown.refactor.use.MemberUses;
@@ -156,7 +156,7 @@ record HeldTarget(OwnerClass owner, OwnerClass target, OwnerClass.Field field) {
         if (value != null) {
           break;
         }
-        if (!SuperCall.is(statement)) {
+        if (!ConstructorCall.isSuper(statement)) {
           before.add(path);
         }
       }

@@ -24,7 +24,7 @@ import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
-import paredown.refactor.code.SuperCall;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
@@ -100,7 +100,7 @@ record GivenUp(
     Map<OwnerClass.Field, Setting> given = new LinkedHashMap<>();
     for (StatementTree each : statements) {
       TreePath statement = new TreePath(body, each);
-      if (SuperCall.is(each)) {
+      if (ConstructorCall.isSuper(each)) {
         call = (MethodInvocationTree) ((ExpressionStatementTree) each).getExpression();
         TreePath at = new TreePath(statement, call);
         called = (ExecutableElement) trees.element(new TreePath(at, call.getMethodSelect()));

@@ -9,7 +9,7 @@ import paredown.program.Program;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.code.Constants;
-import paredown.refactor.code.SuperCall;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.Writes;
 import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
@@ -103,7 +103,7 @@ final class ValuesAbove {
     return values.stream().allMatch(this::isInert)
         && parent.constructors().stream()
             .flatMap(each -> each.tree().getBody().getStatements().stream())
-            .allMatch(SuperCall::is);
+            .allMatch(ConstructorCall::isSuper);
   }
 
   /** What stays in its class and is worked out in front of it, be it in a block. */
