@@ -19,6 +19,7 @@ import paredown.edit.Written;
 import paredown.edit.WrittenUse;
 import paredown.program.Symbols;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.NewVariables;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OwnerClass;
@@ -54,9 +55,7 @@ final class MethodVariables {
     others.forEach(type -> needed.addAll(WritableType.variables(type)));
     Element method = trees.element(extraction.method());
     needed.removeIf(each -> !method.equals(each.getGenericElement()));
-    for (TypeParameterElement each : List.copyOf(needed)) {
-      each.getBounds().forEach(bound -> needed.addAll(WritableType.variables(bound)));
-    }
+    needed.addAll(new NewVariables(needed).like());
     needed.removeIf(each -> !method.equals(each.getGenericElement()));
     for (TypeParameterElement each : needed) {
       if (!told.contains(each)) {
@@ -102,19 +101,8 @@ final class MethodVariables {
 
   /** Writes their declaration, with a space behind it; nothing where there is none. */
   void declare(Written.Text text, TypeNames names) {
-    String separator = "<";
-    for (TypeParameterElement each : all) {
-      text.text(separator).text(each.getSimpleName().toString());
-      String bound = " extends ";
-      for (TypeMirror type : each.getBounds()) {
-        if (!type.toString().equals("java.lang.Object")) {
-          names.write(text.text(bound), type, owner.element());
-          bound = " & ";
-        }
-      }
-      separator = ", ";
-    }
-    text.text(all.isEmpty() ? "" : "> ");
+    new NewVariables(all).declare(text, names, owner.element());
+    text.text(all.isEmpty() ? "" : " ");
   }
 
   /** What each is in the new method, by what it was. */

@@ -6,7 +6,6 @@ import com.sun.source.tree.TypeCastTree;
 import com.sun.source.tree.VariableTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,11 +13,9 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
-import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.ExecutableType;
 import javax.lang.model.type.TypeMirror;
-import javax.lang.model.type.TypeVariable;
 import javax.lang.model.type.WildcardType;
 import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Types;
@@ -31,6 +28,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.ShownType;
+import paredown.refactor.name.TypeMatch;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.VariablesElsewhere;
 import paredown.refactor.name.WritableType;
@@ -48,7 +46,7 @@ final class TypesThere {
   private final Call call;
   private final Program program;
   private final Types types;
-  private final Map<TypeParameterElement, TypeMirror> found = new LinkedHashMap<>();
+  private final Map<TypeParameterElement, TypeMirror> found;
   private final VariablesElsewhere there;
 
   TypesThere(OwnerClass owner, OwnerClass.Method method, Call call) {
@@ -57,34 +55,39 @@ final class TypesThere {
     this.call = call;
     this.program = owner.program();
     this.types = program.types();
-    ofMethod();
-    ofClass();
+    TypeMatch match =
+        new TypeMatch(
+            each ->
+                each.getGenericElement().equals(method.element())
+                    || each.getGenericElement().equals(owner.element()));
+    ofMethod(match);
+    ofClass(match);
+    this.found = match.found();
     found.values().removeIf(type -> !WritableType.is(type) || type instanceof WildcardType);
     this.there = VariablesElsewhere.where(types, found);
   }
 
   /** What the compiler has found for the variables of the method. */
-  private void ofMethod() {
+  private void ofMethod(TypeMatch match) {
     ExecutableElement declared = method.element();
+    List<TypeMirror> parameters = new ArrayList<>();
     TreePath select = new TreePath(call.path(), call.tree().getMethodSelect());
     if (program.trees().getTypeMirror(select) instanceof ExecutableType given) {
-      List<? extends TypeMirror> parameters = given.getParameterTypes();
-      for (int i = 0; i < parameters.size(); i++) {
-        match(declared.getParameters().get(i).asType(), parameters.get(i));
-      }
-      match(declared.getReturnType(), given.getReturnType());
+      declared.getParameters().forEach(each -> parameters.add(each.asType()));
+      match.all(parameters, given.getParameterTypes());
+      match.add(declared.getReturnType(), given.getReturnType());
     }
   }
 
   /** What the object that is asked gives to the variables of its class. */
-  private void ofClass() {
+  private void ofClass(TypeMatch match) {
     boolean same = call.receiver() == null && call.isWithin(owner.element());
     if (!same && !method.element().getModifiers().contains(Modifier.STATIC)) {
       TypeMirror object =
           call.receiver() == null
               ? call.type().asType()
               : program.trees().getTypeMirror(call.receiver());
-      above(object).ifPresent(type -> match(owner.element().asType(), type));
+      above(object).ifPresent(type -> match.add(owner.element().asType(), type));
     }
   }
 
@@ -99,32 +102,6 @@ final class TypesThere {
             .map(this::above)
             .flatMap(Optional::stream)
             .findFirst();
-  }
-
-  private void match(TypeMirror declared, TypeMirror given) {
-    if (declared instanceof TypeVariable variable) {
-      if (variable.asElement() instanceof TypeParameterElement parameter
-          && (parameter.getGenericElement().equals(method.element())
-              || parameter.getGenericElement().equals(owner.element()))) {
-        found.putIfAbsent(parameter, given);
-      }
-    } else if (declared instanceof DeclaredType one && given instanceof DeclaredType other) {
-      int both = Math.min(one.getTypeArguments().size(), other.getTypeArguments().size());
-      for (int i = 0; i < both; i++) {
-        match(one.getTypeArguments().get(i), other.getTypeArguments().get(i));
-      }
-    } else if (declared instanceof ArrayType one && given instanceof ArrayType other) {
-      match(one.getComponentType(), other.getComponentType());
-    } else if (declared instanceof WildcardType one && given instanceof WildcardType other) {
-      bound(one.getExtendsBound(), other.getExtendsBound());
-      bound(one.getSuperBound(), other.getSuperBound());
-    }
-  }
-
-  private void bound(TypeMirror declared, TypeMirror given) {
-    if (declared != null && given != null) {
-      match(declared, given);
-    }
   }
 
   /** A type of the method as it is at the call. */

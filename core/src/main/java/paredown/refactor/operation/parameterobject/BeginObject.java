@@ -9,6 +9,7 @@ import paredown.edit.Piece;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
+import paredown.program.Symbols;
 import paredown.refactor.carry.NewFileHead;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.name.NewTypeName;
@@ -44,7 +45,10 @@ record BeginObject(ExtractParameterObject whole) implements Part {
     new NewTypeName(program, home, whole.name())
         .requireFree(
             use -> false, "Choose another with --name.", owner.trees().place(owner.tree()));
-    TypeNames names = TypeNames.ofNewFile(owner.trees(), home);
+    String key = Symbols.typeKey(new NewTypeName(program, home, whole.name()).qualified());
+    TypeNames names =
+        TypeNames.ofNewFile(owner.trees(), home)
+            .meaning(signatures.variables().keys(program.symbols(), key));
     Piece text =
         new ObjectText(whole.name(), signatures, isOpen(signatures.heads(), home), names).piece();
     List<Piece> pieces = List.of(names.newImports(owner.source().lineEnd()), text);

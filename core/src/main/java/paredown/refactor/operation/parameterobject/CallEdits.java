@@ -97,7 +97,8 @@ final class CallEdits {
             .here(UseKind.CREATION, program.symbols().key(type.constructor()))
             .text("new ");
     names.of(trees).write(text, type.element(), trees.classAround(call.path()));
-    pieces.add(text.text("(").done());
+    String arguments = type.element().getTypeParameters().isEmpty() ? "" : "<>";
+    pieces.add(text.text(arguments + "(").done());
     List<Integer> order = type.order().stream().map(call.head().positions()::get).toList();
     boolean together =
         IntStream.range(0, order.size()).allMatch(i -> order.get(i) == order.get(0) + i);

@@ -59,7 +59,7 @@ record GiveObject(ExtractParameterObject whole) implements Part {
     EditList edits = new EditList();
     FileNames names = new FileNames(program, edits);
     for (Head head : signatures.heads()) {
-      new HeadEdits(head, type, names, edits).add();
+      new HeadEdits(head, type, signatures.arguments(head), names, edits).add();
     }
     new CallEdits(program, signatures, type, names, edits).add(Calls.of(program, signatures));
     new DocEdits(program, signatures, type, edits).add();

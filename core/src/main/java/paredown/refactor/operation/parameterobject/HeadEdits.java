@@ -10,13 +10,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
+import paredown.program.Symbols;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.LocalUses;
@@ -37,14 +40,31 @@ final class HeadEdits {
   private final ObjectType type;
   private final TypeNames names;
   private final EditList edits;
+  private final List<TypeMirror> arguments;
 
-  HeadEdits(Head head, ObjectType type, FileNames names, EditList edits) {
+  /** The names of types that stand in the head already, its own variables among them. */
+  private final TypeNames own;
+
+  /**
+   * @param arguments the types that the object has for the type variables of its class
+   */
+  HeadEdits(
+      Head head, ObjectType type, List<TypeMirror> arguments, FileNames names, EditList edits) {
+    this.arguments = arguments;
     this.head = head;
     this.trees = head.trees();
     this.program = trees.program();
     this.type = type;
     this.names = names.of(trees);
+    this.own = this.names.meaning(this::key);
     this.edits = edits;
+  }
+
+  private String key(Element element) {
+    return element.getKind() == ElementKind.TYPE_PARAMETER
+            && head.element().equals(element.getEnclosingElement())
+        ? Symbols.variableKey(element.getSimpleName().toString(), head.newKey(type.element()))
+        : program.symbols().key(element);
   }
 
   void add() {
@@ -60,6 +80,12 @@ final class HeadEdits {
     boolean isFinal = head.parameterTree(first).getModifiers().getFlags().contains(Modifier.FINAL);
     Written.Text object = Written.text(isFinal ? "final " : "");
     names.write(object, type.element(), head.owner());
+    String separator = "<";
+    for (TypeMirror each : arguments) {
+      own.write(object.text(separator), each, head.owner());
+      separator = ", ";
+    }
+    object.text(arguments.isEmpty() ? "" : ">");
     List<Piece> pieces = new ArrayList<>(List.of(object.text(" " + head.object()).done()));
     for (int i = first + 1; i <= last; i++) {
       if (!head.positions().contains(i)) {
@@ -151,7 +177,7 @@ final class HeadEdits {
     Written.Text text = Written.text("");
     for (int component : components) {
       VariableElement parameter = head.parameter(component);
-      names.write(text, parameter.asType(), head.owner());
+      own.write(text, parameter.asType(), head.owner());
       text.text(" " + parameter.getSimpleName() + " = ").all(given(component)).text(behind);
     }
     edits.add(

@@ -11,6 +11,7 @@ import paredown.program.UseKind;
 import paredown.refactor.carry.Layout;
 import paredown.refactor.code.Words;
 import paredown.refactor.name.NewTypeName;
+import paredown.refactor.name.NewVariables;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
@@ -28,6 +29,7 @@ final class ObjectText {
   private final Map<String, String> remarks;
   private final OwnerClass owner;
   private final String visible;
+  private final NewVariables variables;
   private final TypeNames names;
   private final String end;
   private final String unit;
@@ -39,6 +41,7 @@ final class ObjectText {
     this.remarks = ParameterDocs.remarks(signatures);
     this.owner = signatures.owner();
     this.visible = open ? "public " : "";
+    this.variables = signatures.variables();
     this.names = names;
     this.end = owner.source().lineEnd();
     this.unit = Layout.of(owner).unit();
@@ -48,7 +51,9 @@ final class ObjectText {
   Piece piece() {
     comment();
     if (hasRecords()) {
-      text.text(visible + "record " + name + "(");
+      text.text(visible + "record " + name);
+      variables.declare(text, names, null);
+      text.text("(");
       parameters();
       text.text(") {}" + end);
     } else {
@@ -86,7 +91,9 @@ final class ObjectText {
   }
 
   private void oldClass() {
-    text.text(visible + "final class " + name + " {" + end);
+    text.text(visible + "final class " + name);
+    variables.declare(text, names, null);
+    text.text(" {" + end);
     for (Component each : components) {
       names.write(text.text(unit + "private final "), each.type(), null);
       text.text(" " + each.name() + ";" + end);

@@ -5,6 +5,7 @@ import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,14 +16,21 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
+import javax.lang.model.type.TypeMirror;
+import javax.lang.model.type.TypeVariable;
 import paredown.UnusableRequest;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Unit;
 import paredown.project.Nearest;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.NewVariables;
+import paredown.refactor.name.TypeMatch;
+import paredown.refactor.name.WritableType;
 import paredown.refactor.use.FixedHead;
 import paredown.refactor.use.MethodFamily;
 import paredown.refactor.use.NamedVariable;
@@ -71,6 +79,40 @@ final class Signatures {
 
   List<Component> components() {
     return components;
+  }
+
+  /** The type variables that the components name. */
+  NewVariables variables() {
+    Set<TypeParameterElement> named = new LinkedHashSet<>();
+    components.forEach(each -> named.addAll(WritableType.variables(each.type())));
+    return new NewVariables(named);
+  }
+
+  /**
+   * What the type variables of the components are in a head.
+   *
+   * @throws Refused where nothing tells it
+   */
+  List<TypeMirror> arguments(Head head) {
+    List<TypeParameterElement> variables = variables().like();
+    TypeMatch match = new TypeMatch(variables::contains);
+    for (int i = 0; i < components.size(); i++) {
+      match.add(components.get(i).type(), head.parameter(i).asType());
+    }
+    for (TypeParameterElement each : variables) {
+      if (match.found().get(each) instanceof TypeVariable own
+          && own.asElement() instanceof TypeParameterElement there) {
+        match.all(each.getBounds(), there.getBounds());
+      }
+    }
+    if (!match.found().keySet().containsAll(variables)) {
+      throw Refused.advising(
+          RefusalKind.OWNER_TYPE_VARIABLE,
+          "Nothing that is given tells all type variables of the new class.",
+          "Name other parameters.",
+          place());
+    }
+    return variables.stream().map(match.found()::get).toList();
   }
 
   /** The parameters that are named, in the order of the head. */

@@ -20,8 +20,7 @@ final class WrittenWhere {
    */
   static void require(Component component, Sight sight, Signatures signatures) {
     String place = signatures.place();
-    boolean variable = !WritableType.variables(component.type()).isEmpty();
-    if (variable || !WritableType.is(component.type())) {
+    if (!WritableType.is(component.type())) {
       throw Refused.advising(
           RefusalKind.OWNER_TYPE_VARIABLE,
           "%s has the type %s, which is known there only."

@@ -12,11 +12,11 @@ import java.util.stream.IntStream;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeParameterElement;
-import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.Types;
 import paredown.edit.Written;
 import paredown.program.Symbols;
 import paredown.refactor.carry.CodeElsewhere;
+import paredown.refactor.name.NewVariables;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.VariablesElsewhere;
 import paredown.refactor.name.WritableType;
@@ -25,7 +25,7 @@ import paredown.refactor.use.OwnerClass;
 /** The type variables of a new class between: those that its members will name, or its parent. */
 final class BetweenVariables {
   private final OwnerClass first;
-  private final List<TypeParameterElement> needed;
+  private final NewVariables needed;
 
   /**
    * @param first the class whose members it will have
@@ -36,18 +36,7 @@ final class BetweenVariables {
     Set<TypeParameterElement> named = new LinkedHashSet<>();
     named.addAll(WritableType.variables(first.element().getSuperclass()));
     named.addAll(inCode(members));
-    boolean more = true;
-    while (more) {
-      Set<TypeParameterElement> bounds = new LinkedHashSet<>();
-      named.forEach(
-          each -> each.getBounds().forEach(b -> bounds.addAll(WritableType.variables(b))));
-      more = named.addAll(bounds);
-    }
-    this.needed =
-        first.element().getTypeParameters().stream()
-            .<TypeParameterElement>map(each -> each)
-            .filter(named::contains)
-            .toList();
+    this.needed = new NewVariables(named).inOrder(first.element().getTypeParameters());
   }
 
   /** What the code of members names, and that of the members of their class which they name. */
@@ -91,7 +80,7 @@ final class BetweenVariables {
     VariablesElsewhere there = VariablesElsewhere.beside(types, first.element(), other.element());
     List<? extends TypeParameterElement> own = first.element().getTypeParameters();
     List<? extends TypeParameterElement> others = other.element().getTypeParameters();
-    return needed.stream()
+    return needed.like().stream()
         .mapToInt(own::indexOf)
         .allMatch(
             at -> at < others.size() && isBoundAlike(own.get(at), others.get(at), types, there));
@@ -107,39 +96,23 @@ final class BetweenVariables {
 
   /** The key of a symbol within the new class, which has the variables of the first then. */
   Function<Element, String> keys(String binary) {
-    Symbols symbols = first.program().symbols();
-    return element ->
-        element instanceof TypeParameterElement variable && needed.contains(variable)
-            ? Symbols.variableKey(variable.getSimpleName().toString(), Symbols.typeKey(binary))
-            : symbols.key(element);
+    return needed.keys(first.program().symbols(), Symbols.typeKey(binary));
   }
 
   /** Declares them behind the name of the new class. */
   void declare(Written.Text text, TypeNames names) {
-    String separator = "<";
-    for (TypeParameterElement each : needed) {
-      text.text(separator + each.getSimpleName());
-      String before = " extends ";
-      for (TypeMirror bound : each.getBounds()) {
-        if (!bound.toString().equals("java.lang.Object")) {
-          names.write(text.text(before), bound, null);
-          before = " & ";
-        }
-      }
-      separator = ", ";
-    }
-    text.text(needed.isEmpty() ? "" : ">");
+    needed.declare(text, names, null);
   }
 
   /** Gives those of a class behind the name of the new one, which it extends. */
   void give(Written.Text text, OwnerClass below) {
     String separator = "<";
-    for (TypeParameterElement each : needed) {
+    for (TypeParameterElement each : needed.like()) {
       int at = first.element().getTypeParameters().indexOf(each);
       TypeParameterElement own = below.element().getTypeParameters().get(at);
       text.text(separator).name(own.getSimpleName().toString(), below.program().symbols().key(own));
       separator = ", ";
     }
-    text.text(needed.isEmpty() ? "" : ">");
+    text.text(needed.like().isEmpty() ? "" : ">");
   }
 }
