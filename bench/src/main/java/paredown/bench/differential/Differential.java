@@ -38,7 +38,7 @@ public final class Differential {
   public static SmallProgram program(String operation, long seed) {
     Random random = new Random(seed * 0x9E3779B97F4A7C15L + 11);
     var own = Draw.WITH_PROGRAMS.get(operation);
-    if (own != null && random.nextInt(8) > 0) {
+    if (own != null && (random.nextInt(8) > 0 || operation.startsWith("generic-"))) {
       Map<String, String> files = files(operation, random);
       String command = own.apply(files, random);
       return new SmallProgram(operation + "-" + seed, command, files);
@@ -55,6 +55,8 @@ public final class Differential {
       case "parameter-object", "remove-parameter" -> RandomClump.files(random);
       case "builder" -> RandomGrowing.files(random);
       case "superclass", "remove-member" -> RandomSiblings.files(random);
+      case "generic-inline", "generic-up", "generic-object" -> RandomGeneric.files(random);
+      case "move-class" -> RandomNested.files(random);
       case "move-down" -> RandomFamily.files(random);
       case "move-parameter" -> RandomHanded.files(random);
       default -> RandomBody.files(random);

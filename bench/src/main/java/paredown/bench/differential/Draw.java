@@ -40,6 +40,15 @@ interface Draw {
     all.put("parameter-object", (program, random) -> parameterObject(program.files(), random));
     all.put("builder", (program, random) -> "extract builder Order");
     all.put("move-field", Draw::moveField);
+    all.put("generic-inline", (program, random) -> RandomGeneric.inlineMethod(random));
+    all.put("generic-up", (program, random) -> RandomGeneric.superclass(random));
+    all.put("generic-object", (program, random) -> RandomGeneric.parameterObject(random));
+    all.put(
+        "move-class",
+        (program, random) ->
+            "move class %s --to %s"
+                .formatted(
+                    one(types(program), random), one(List.of("Owner", "Target", "q"), random)));
     all.put("remove-member", (program, random) -> removeMember(random));
     all.put("remove-parameter", (program, random) -> removeParameter(program.files(), random));
     all.put("superclass", (program, random) -> superclass(program.files(), random));
@@ -67,6 +76,10 @@ interface Draw {
               Map.entry("extract-field", Draw::extractField),
               Map.entry("parameter-object", Draw::parameterObject),
               Map.entry("superclass", Draw::superclass),
+              Map.entry("move-class", RandomNested::command),
+              Map.entry("generic-inline", (files, random) -> RandomGeneric.inlineMethod(random)),
+              Map.entry("generic-up", (files, random) -> RandomGeneric.superclass(random)),
+              Map.entry("generic-object", (files, random) -> RandomGeneric.parameterObject(random)),
               Map.entry("move-down", (files, random) -> moveDown(random)),
               Map.entry("move-parameter", (files, random) -> moveParameter(random)),
               Map.entry("extract-question", Draw::extractQuestion),

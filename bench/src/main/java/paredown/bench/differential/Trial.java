@@ -69,7 +69,9 @@ public record Trial(Outcome outcome, String before, String after, String detail)
   private static Trial of(SmallProgram program, String before, Path folder) throws IOException {
     Path source = Files.createDirectories(folder.resolve("src"));
     for (Map.Entry<String, String> file : program.files().entrySet()) {
-      Files.writeString(source.resolve(file.getKey()), file.getValue());
+      Path path = source.resolve(file.getKey());
+      Files.createDirectories(path.getParent());
+      Files.writeString(path, file.getValue());
     }
     Judged judged;
     try {

@@ -5,7 +5,6 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
-import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -112,6 +111,20 @@ public final class CodeElsewhere {
     return false;
   }
 
+  /** Whether a type, or a member of one, belongs to a class that stands in code. */
+  static boolean isOfCode(UnitTrees trees, Element element, TreePath code) {
+    Element type = element instanceof TypeElement ? element : element.getEnclosingElement();
+    if (!(type instanceof TypeElement declared)) {
+      return false;
+    }
+    for (TreePath at = trees.program().declaration(declared); at != null; at = at.getParentPath()) {
+      if (at.getLeaf() == code.getLeaf()) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** A name in code that asks its own object; empty where there is none. */
   public static Optional<TreePath> instance(UnitTrees trees, TreePath code) {
     return instance(trees, code, false);
@@ -159,7 +172,7 @@ public final class CodeElsewhere {
   /** Everything that code names and that must be seen where it stands. */
   public static Set<Element> named(UnitTrees trees, TreePath code) {
     Set<Element> named = new LinkedHashSet<>();
-    new TreePathScanner<Void, Void>() {
+    new SimpleNames(trees) {
       private void add() {
         Element element = trees.element(getCurrentPath());
         boolean member =
@@ -167,15 +180,14 @@ public final class CodeElsewhere {
                 || element != null
                     && element.getEnclosingElement() instanceof TypeElement
                     && !(element instanceof PackageElement);
-        if (member) {
+        if (member && !isOfCode(trees, element, code)) {
           named.add(element);
         }
       }
 
       @Override
-      public Void visitIdentifier(IdentifierTree tree, Void unused) {
+      protected void name(IdentifierTree tree) {
         add();
-        return null;
       }
 
       @Override

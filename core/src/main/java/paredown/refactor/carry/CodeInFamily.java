@@ -92,7 +92,8 @@ public abstract class CodeInFamily {
 
       @Override
       public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
-        if (!isOfCode(trees().element(getCurrentPath()), code)) {
+        Element element = trees().element(getCurrentPath());
+        if (!isMember(element) || !CodeElsewhere.isOfCode(trees(), element, code)) {
           selected(getCurrentPath(), tree);
         }
         return super.visitMemberSelect(tree, null);
@@ -131,18 +132,19 @@ public abstract class CodeInFamily {
     }
     if (element instanceof TypeParameterElement variable
         && variable.getGenericElement() instanceof TypeElement type
-        && !isWithin(type, code)) {
+        && !CodeElsewhere.isOfCode(trees(), type, code)) {
       edits.add(variable(variable, path.getLeaf()));
     }
     if (element instanceof TypeElement type) {
-      if (type.getNestingKind() != NestingKind.LOCAL && !isWithin(type, code)) {
+      if (type.getNestingKind() != NestingKind.LOCAL
+          && !CodeElsewhere.isOfCode(trees(), type, code)) {
         names(type, path.getLeaf());
         edits.add(elsewhere.type(path));
       }
     } else if (!word.equals("this")
         && isMember(element)
         && !along.contains(element)
-        && !isOfCode(element, code)) {
+        && !CodeElsewhere.isOfCode(trees(), element, code)) {
       names(element, path.getLeaf());
       ofFamily(path, element);
     }
@@ -181,20 +183,6 @@ public abstract class CodeInFamily {
                 Rewriting.name(trees(), at))
             .done();
     return Replacement.of(at, at + variable.getSimpleName().length(), named);
-  }
-
-  /** Whether a member belongs to a class that stands in the code. */
-  private boolean isOfCode(Element element, TreePath code) {
-    return isMember(element) && isWithin((TypeElement) element.getEnclosingElement(), code);
-  }
-
-  private boolean isWithin(TypeElement type, TreePath code) {
-    for (TreePath at = program().declaration(type); at != null; at = at.getParentPath()) {
-      if (at.getLeaf() == code.getLeaf()) {
-        return true;
-      }
-    }
-    return false;
   }
 
   /** Whether an element is a field or method of a type. */

@@ -9,20 +9,33 @@ import java.util.function.Function;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.TypeParameterElement;
+import javax.lang.model.type.ArrayType;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Written;
 import paredown.program.Symbols;
 
-/** The type variables of something new, each with the name and the bounds of one that there is. */
+/** The type variables of something new, each with the name of one that there is. */
 public final class NewVariables {
   private final List<TypeParameterElement> like;
+  private final boolean bounded;
+
+  private NewVariables(Collection<? extends TypeParameterElement> like, boolean bounded) {
+    this.like = List.copyOf(like);
+    this.bounded = bounded;
+  }
+
+  /** Variables like others, which can be any type. */
+  public static NewVariables unbounded(Collection<? extends TypeParameterElement> named) {
+    return new NewVariables(named, false);
+  }
 
   /**
-   * Variables like others.
+   * Variables like others, with the same bounds.
    *
    * @param named the others; those that their bounds name come with them
    */
-  public NewVariables(Collection<? extends TypeParameterElement> named) {
+  public static NewVariables bounded(Collection<? extends TypeParameterElement> named) {
     Set<TypeParameterElement> all = new LinkedHashSet<>(named);
     boolean more = true;
     while (more) {
@@ -30,14 +43,14 @@ public final class NewVariables {
       all.forEach(each -> each.getBounds().forEach(b -> bounds.addAll(WritableType.variables(b))));
       more = all.addAll(bounds);
     }
-    this.like = List.copyOf(all);
+    return new NewVariables(all, true);
   }
 
   /** The same in the order in which a class or method declares the others. */
   public NewVariables inOrder(List<? extends TypeParameterElement> declared) {
     List<TypeParameterElement> ordered = new ArrayList<>(declared);
     ordered.retainAll(like);
-    return new NewVariables(ordered);
+    return new NewVariables(ordered, bounded);
   }
 
   /** Those that they are like. */
@@ -57,6 +70,26 @@ public final class NewVariables {
             : symbols.key(element);
   }
 
+  /** Whether a type that names variables can be written only where these have bounds. */
+  public static boolean needsBounds(TypeMirror type) {
+    if (WritableType.variables(type).isEmpty()) {
+      return false;
+    }
+    if (type instanceof ArrayType array) {
+      return needsBounds(array.getComponentType());
+    }
+    return type instanceof DeclaredType declared
+        && (declared.getTypeArguments().stream().anyMatch(NewVariables::needsBounds)
+            || ((TypeElement) declared.asElement())
+                .getTypeParameters().stream()
+                    .flatMap(each -> each.getBounds().stream())
+                    .anyMatch(bound -> !isObject(bound)));
+  }
+
+  private static boolean isObject(TypeMirror bound) {
+    return bound.toString().equals("java.lang.Object");
+  }
+
   /** Writes their declaration; nothing where there is none. */
   public void declare(Written.Text text, TypeNames names, TypeElement scope) {
     String separator = "<";
@@ -64,7 +97,7 @@ public final class NewVariables {
       text.text(separator + each.getSimpleName());
       String before = " extends ";
       for (TypeMirror bound : each.getBounds()) {
-        if (!bound.toString().equals("java.lang.Object")) {
+        if (bounded && !isObject(bound)) {
           names.write(text.text(before), bound, scope);
           before = " & ";
         }

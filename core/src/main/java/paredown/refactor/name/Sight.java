@@ -7,6 +7,7 @@ import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.util.Elements;
 import paredown.refactor.use.OwnerClass;
@@ -45,11 +46,14 @@ public final class Sight {
 
   /**
    * The declarations that would have to be more visible before an element can be named: itself, and
-   * types around it.
+   * types around it. What stands in the body of a method is named there only.
    */
   List<Element> closed(Element element) {
     List<Element> closed = new ArrayList<>();
     for (Element at = element; at != null && isMemberOrType(at); at = at.getEnclosingElement()) {
+      if (at instanceof TypeElement type && isOfBody(type)) {
+        return List.of();
+      }
       if (isClosed(at)) {
         closed.add(at);
       }
@@ -59,6 +63,11 @@ public final class Sight {
 
   public boolean hides(Element element) {
     return !closed(element).isEmpty();
+  }
+
+  private static boolean isOfBody(TypeElement type) {
+    NestingKind nesting = type.getNestingKind();
+    return nesting == NestingKind.LOCAL || nesting == NestingKind.ANONYMOUS;
   }
 
   private static boolean isMemberOrType(Element element) {

@@ -55,7 +55,7 @@ final class MethodVariables {
     others.forEach(type -> needed.addAll(WritableType.variables(type)));
     Element method = trees.element(extraction.method());
     needed.removeIf(each -> !method.equals(each.getGenericElement()));
-    needed.addAll(new NewVariables(needed).like());
+    needed.addAll(NewVariables.bounded(needed).like());
     needed.removeIf(each -> !method.equals(each.getGenericElement()));
     for (TypeParameterElement each : needed) {
       if (!told.contains(each)) {
@@ -101,7 +101,7 @@ final class MethodVariables {
 
   /** Writes their declaration, with a space behind it; nothing where there is none. */
   void declare(Written.Text text, TypeNames names) {
-    new NewVariables(all).declare(text, names, owner.element());
+    NewVariables.bounded(all).inOrder(all).declare(text, names, owner.element());
     text.text(all.isEmpty() ? "" : " ");
   }
 

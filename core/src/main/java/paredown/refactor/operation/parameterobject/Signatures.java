@@ -85,7 +85,9 @@ final class Signatures {
   NewVariables variables() {
     Set<TypeParameterElement> named = new LinkedHashSet<>();
     components.forEach(each -> named.addAll(WritableType.variables(each.type())));
-    return new NewVariables(named);
+    return components.stream().anyMatch(each -> NewVariables.needsBounds(each.type()))
+        ? NewVariables.bounded(named)
+        : NewVariables.unbounded(named);
   }
 
   /**

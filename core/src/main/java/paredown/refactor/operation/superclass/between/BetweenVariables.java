@@ -36,7 +36,7 @@ final class BetweenVariables {
     Set<TypeParameterElement> named = new LinkedHashSet<>();
     named.addAll(WritableType.variables(first.element().getSuperclass()));
     named.addAll(inCode(members));
-    this.needed = new NewVariables(named).inOrder(first.element().getTypeParameters());
+    this.needed = NewVariables.bounded(named).inOrder(first.element().getTypeParameters());
   }
 
   /** What the code of members names, and that of the members of their class which they name. */
