@@ -41,10 +41,11 @@ public final class Gates {
     }
     Program after = Program.attribute(change.after(before.sources()), texts).calling(oldNames);
     List<String> errors = Compiles.newErrors(before, after, change);
-    List<String> dispatch = DispatchKept.breaks(before, after, change);
+    List<String> dispatch = new ArrayList<>();
     List<String> breaks = new ArrayList<>();
     List<String> types = new ArrayList<>();
     if (errors.isEmpty()) {
+      dispatch.addAll(DispatchKept.breaks(before, after, change));
       breaks.addAll(BindingsKept.breaks(before, after, change));
       StructureKept.Breaks structure = StructureKept.breaks(before, after, change);
       breaks.addAll(structure.structure());

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -128,6 +129,17 @@ final class NestPlan {
           "each of its objects belongs to another one",
           "",
           trees().place(alone.tree()));
+    }
+    for (Element at = around.element();
+        at instanceof TypeElement type;
+        at = at.getEnclosingElement()) {
+      if (program.isOrIsBelow(type, alone.element())) {
+        throw cannot.because(
+            RefusalKind.TARGET_ELSEWHERE,
+            type.getSimpleName() + " extends it, and cannot hold what it begins with",
+            "",
+            trees().place(alone.tree()));
+      }
     }
     if (alone.element().getModifiers().contains(Modifier.SEALED)) {
       throw cannot.because(
