@@ -84,8 +84,9 @@ public record Between(
         return;
       }
       // What holds the place as well is entered already.
-      perhaps |= trees.start(tree) >= from && isPerhaps(tree, part);
-      later |= tree instanceof LambdaExpressionTree || tree instanceof ClassTree;
+      boolean entered = trees.start(tree) < from;
+      perhaps |= !entered && isPerhaps(tree, part);
+      later |= !entered && (tree instanceof LambdaExpressionTree || tree instanceof ClassTree);
       if (tree instanceof TryTree attempt) {
         guarded |= !attempt.getCatches().isEmpty() || attempt.getFinallyBlock() != null;
         guarded |= !attempt.getResources().isEmpty();

@@ -16,6 +16,8 @@ import com.sun.source.util.TreePath;
 import java.util.List;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.CodeElsewhere;
@@ -174,6 +176,12 @@ record Call(UnitTrees trees, TreePath path, TypeElement type) {
       }
     }
     return false;
+  }
+
+  /** Whether the method gives a value. */
+  boolean givesValue() {
+    TypeMirror given = trees.program().trees().getTypeMirror(path);
+    return given != null && given.getKind() != TypeKind.VOID;
   }
 
   /** What holds the variables that its place gets: a block, or itself. */

@@ -116,6 +116,11 @@ final class Inlined {
       inBraces(call.statement());
       return;
     }
+    Optional<LambdaBlock> lambda = LambdaBlock.of(code);
+    if (lambda.isPresent()) {
+      inLambda(lambda.get());
+      return;
+    }
     TreePath statement = frontOf();
     String indent = source.indentAt(trees.start(statement.getLeaf()));
     List<Piece> pieces = inFront(indent);
@@ -124,6 +129,13 @@ final class Inlined {
       alone(statement, pieces, indent);
       return;
     }
+    requireResult();
+    code.newLine(pieces, indent);
+    edits.add(code.insertion(start, pieces));
+    replace(call.start(), call.end(), code.result(body.result()));
+  }
+
+  private void requireResult() {
     if (body.result() == null) {
       throw Refused.advising(
           RefusalKind.CALL_SHAPE,
@@ -131,9 +143,20 @@ final class Inlined {
           "Let the call be all that is thrown or returned there.",
           call.place());
     }
-    code.newLine(pieces, indent);
-    edits.add(code.insertion(start, pieces));
-    replace(call.start(), call.end(), code.result(body.result()));
+  }
+
+  /** A lambda that only says an expression gets a block. */
+  private void inLambda(LambdaBlock block) {
+    requireFirst(block.body());
+    List<Piece> pieces = inFront(block.indent());
+    if (block.isCall() && block.isVoid()) {
+      behind(pieces, block.indent());
+    } else if (!(block.isCall() && body.throwsAtEnd())) {
+      requireResult();
+      code.newLine(pieces, block.indent());
+      pieces.addAll(block.said(code.result(body.result(), block.indent())));
+    }
+    edits.add(block.around(pieces));
   }
 
   /**
@@ -158,7 +181,17 @@ final class Inlined {
           "Inline the other calls with --at, or leave the method.",
           call.place());
     }
-    Between between = Between.of(trees, trees.start(tree), call.path());
+    requireFirst(statement);
+    return statement;
+  }
+
+  /**
+   * Requires that nothing runs in a statement or lambda before the call, and that it runs once.
+   *
+   * @throws Refused where that is not so
+   */
+  private void requireFirst(TreePath around) {
+    Between between = Between.of(trees, trees.start(around.getLeaf()), call.path());
     if (!isFirst(between)) {
       boolean turns = between.perhaps() || between.repeats();
       throw Refused.advising(
@@ -170,11 +203,19 @@ final class Inlined {
               : "Give what runs before the call to a variable first: pare extract variable.",
           call.place());
     }
-    return statement;
   }
 
   /** Code that returns in its middle stands as it is where the call ends its own method as well. */
   private void ending(boolean held) {
+    Optional<LambdaBlock> lambda = LambdaBlock.of(code).filter(LambdaBlock::isCall);
+    if (lambda.isPresent() && lambda.get().isVoid() != call.givesValue()) {
+      String indent = lambda.get().indent();
+      List<Piece> pieces = code.held(indent);
+      code.newLine(pieces, indent);
+      pieces.add(code.statements(indent, body.wholeEnd()));
+      edits.add(lambda.get().around(pieces));
+      return;
+    }
     Preset preset = new Preset(body, held, calm, assumptions);
     EarlyEnd end = new EarlyEnd(code, preset, this::isOmissible);
     TreePath statement = call.isBranch() ? call.statement() : frontOf();
