@@ -15,10 +15,12 @@ import java.util.Set;
 import javax.lang.model.element.Element;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
+import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.LambdaBlock;
 import paredown.refactor.code.Blocks;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
@@ -38,6 +40,7 @@ final class VariablePlan {
   private final CalmCalls calm;
   private final Assumptions assumptions = new Assumptions();
   private final EditList edits = new EditList();
+  private final Optional<LambdaBlock> lambda;
   private final TreePath statement;
   private final Holder holder;
 
@@ -46,27 +49,62 @@ final class VariablePlan {
     this.extracted = extracted;
     this.trees = extracted.trees();
     this.calm = new CalmCalls(extracted.program());
-    this.statement = statement();
+    this.lambda = lambda();
+    this.statement = lambda.map(LambdaBlock::body).orElseGet(this::statement);
     this.holder =
         arguments.kind() == ExtractVariable.Kind.FIELD
             ? new FieldHolder(trees, arguments.name(), statement, extracted.type(), false)
             : new LocalHolder(extracted, arguments.name());
   }
 
+  /** The lambda around the expression that must get a block for the variable. */
+  private Optional<LambdaBlock> lambda() {
+    if (arguments.kind() == ExtractVariable.Kind.FIELD) {
+      return Optional.empty();
+    }
+    return LambdaBlock.around(trees, extracted.path())
+        .filter(block -> inBlock().filter(around -> !isOf(around) && isSteady(around)).isEmpty());
+  }
+
+  /** Whether the expression names what code around it declares. */
+  private boolean isOf(TreePath around) {
+    return extracted.locals().stream()
+        .map(extracted.program().trees()::getPath)
+        .anyMatch(
+            declared ->
+                declared != null
+                    && isWithin(declared, around)
+                    && !isWithin(declared, extracted.path()));
+  }
+
+  /** Whether the value can be worked out in front of a statement around it. */
+  private boolean isSteady(TreePath around) {
+    int start = trees.start(around.getLeaf());
+    return Shift.earlier(extracted.program(), calm, extracted.path(), start, new Assumptions())
+        .over(Between.of(trees, start, extracted.path()))
+        .isEmpty();
+  }
+
   /** The innermost statement of a block around the expression. */
   private TreePath statement() {
+    return inBlock()
+        .orElseThrow(
+            () ->
+                new UnusableRequest(
+                    trees.place(extracted.tree()) + " is in no body of a method.",
+                    "Give a place within one, or make a constant of it."));
+  }
+
+  private Optional<TreePath> inBlock() {
     for (TreePath at = extracted.path(); ; at = at.getParentPath()) {
       if (Blocks.holds(at)) {
-        return at;
+        return Optional.of(at);
       }
       Tree around = at.getParentPath().getLeaf();
       if (around instanceof ClassTree || around instanceof MethodTree) {
-        break;
+        return Optional.empty();
       }
     }
-    throw new UnusableRequest(
-        trees.place(extracted.tree()) + " is in no body of a method.",
-        "Give a place within one, or make a constant of it.");
   }
 
   private int start() {
@@ -88,9 +126,13 @@ final class VariablePlan {
 
     TypeNames names = new TypeNames(trees, extracted.program().symbols()::key);
     String file = trees.path();
-    edits.add(file, declaration(names));
-    for (TreePath each : named) {
-      edits.add(file, extracted.named(each, holder.named()));
+    List<Replacement> places =
+        named.stream().map(each -> extracted.named(each, holder.named())).toList();
+    if (lambda.isPresent()) {
+      edits.add(file, block(lambda.get(), names, places));
+    } else {
+      edits.add(file, declaration(names));
+      places.forEach(each -> edits.add(file, each));
     }
     holder.declared(names).forEach(each -> edits.add(file, each));
     holder.requireKept(statement, named, assumptions);
@@ -184,10 +226,12 @@ final class VariablePlan {
 
   /** Where the same stands behind, as long as the block lasts. */
   private List<TreePath> again() {
-    List<? extends StatementTree> all = Blocks.statements(statement.getParentPath().getLeaf());
     Equals equals = new Equals(trees, extracted.path());
     List<TreePath> found = new ArrayList<>();
-    for (StatementTree each : all.subList(all.indexOf(statement.getLeaf()), all.size())) {
+    lambda.ifPresent(block -> found.addAll(equals.in(block.body())));
+    List<? extends StatementTree> all = Blocks.statements(statement.getParentPath().getLeaf());
+    int first = Math.max(0, all.indexOf(statement.getLeaf()));
+    for (StatementTree each : all.subList(first, all.size())) {
       found.addAll(equals.in(new TreePath(statement.getParentPath(), each)));
     }
     found.removeIf(path -> path.getLeaf() == extracted.tree());
@@ -204,6 +248,26 @@ final class VariablePlan {
       assumptions.addAll(more.all());
     }
     return met.isEmpty();
+  }
+
+  /** The declaration in a block of the lambda, and behind it what the lambda said. */
+  private Replacement block(LambdaBlock block, TypeNames names, List<Replacement> places) {
+    if (block.isVoid()
+        && places.stream()
+            .anyMatch(each -> each.start() == block.start() && each.end() == block.end())) {
+      throw Refused.advising(
+          RefusalKind.NO_VALUE,
+          "Nothing uses what the lambda gives.",
+          "Choose an expression whose value is used.",
+          trees.place(extracted.tree()));
+    }
+    List<Piece> pieces = new ArrayList<>();
+    pieces.add(holder.beginning(names));
+    pieces.add(extracted.carried());
+    pieces.add(Written.plain(";" + trees.source().lineEnd() + block.indent()));
+    pieces.addAll(block.said(places));
+    return Rewriting.of(trees, block.start(), block.end(), "", block.around(pieces), List.of())
+        .proving("it gives what the lambda gave");
   }
 
   private Replacement declaration(TypeNames names) {

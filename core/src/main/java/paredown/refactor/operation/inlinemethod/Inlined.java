@@ -12,6 +12,7 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.carry.LambdaBlock;
 import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.UnitTrees;
@@ -116,7 +117,7 @@ final class Inlined {
       inBraces(call.statement());
       return;
     }
-    Optional<LambdaBlock> lambda = LambdaBlock.of(code);
+    Optional<LambdaBlock> lambda = LambdaBlock.around(trees, call.path());
     if (lambda.isPresent()) {
       inLambda(lambda.get());
       return;
@@ -145,18 +146,28 @@ final class Inlined {
     }
   }
 
+  /** Whether the call is all that a lambda says. */
+  private boolean isCall(LambdaBlock block) {
+    return block.body().getLeaf() == call.tree();
+  }
+
+  private void put(LambdaBlock block, List<Piece> statements) {
+    replace(block.start(), block.end(), block.around(statements));
+  }
+
   /** A lambda that only says an expression gets a block. */
   private void inLambda(LambdaBlock block) {
     requireFirst(block.body());
     List<Piece> pieces = inFront(block.indent());
-    if (block.isCall() && block.isVoid()) {
+    if (isCall(block) && block.isVoid()) {
       behind(pieces, block.indent());
-    } else if (!(block.isCall() && body.throwsAtEnd())) {
+    } else if (!(isCall(block) && body.throwsAtEnd())) {
       requireResult();
       code.newLine(pieces, block.indent());
-      pieces.addAll(block.said(code.result(body.result(), block.indent())));
+      List<Piece> result = code.result(body.result(), block.indent());
+      pieces.addAll(block.said(List.of(code.replacement(call.start(), call.end(), result))));
     }
-    edits.add(block.around(pieces));
+    put(block, pieces);
   }
 
   /**
@@ -207,13 +218,13 @@ final class Inlined {
 
   /** Code that returns in its middle stands as it is where the call ends its own method as well. */
   private void ending(boolean held) {
-    Optional<LambdaBlock> lambda = LambdaBlock.of(code).filter(LambdaBlock::isCall);
+    Optional<LambdaBlock> lambda = LambdaBlock.around(trees, call.path()).filter(this::isCall);
     if (lambda.isPresent() && lambda.get().isVoid() != call.givesValue()) {
       String indent = lambda.get().indent();
       List<Piece> pieces = code.held(indent);
       code.newLine(pieces, indent);
       pieces.add(code.statements(indent, body.wholeEnd()));
-      edits.add(lambda.get().around(pieces));
+      put(lambda.get(), pieces);
       return;
     }
     Preset preset = new Preset(body, held, calm, assumptions);

@@ -5,6 +5,7 @@ import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import paredown.edit.Carried;
 import paredown.edit.Change;
@@ -56,10 +57,14 @@ final class InlineVariablePlan {
       leaveAlone(shift);
     } else {
       requireShifted(shift, uses);
-      for (TreePath use : uses) {
-        edits.add(trees.path(), put(use, use == uses.get(0)));
+      List<Replacement> places = uses.stream().map(use -> put(use, use == uses.get(0))).toList();
+      Optional<LambdaExpression> lambda = LambdaExpression.behind(trees, variable.path());
+      if (lambda.isPresent()) {
+        edits.add(trees.path(), lambda.get().instead(places, carried()));
+      } else {
+        places.forEach(each -> edits.add(trees.path(), each));
+        edits.add(trees.path(), removal());
       }
-      edits.add(trees.path(), removal());
     }
     names.imports().forEach(each -> edits.add(trees.path(), each));
     return new Change(
@@ -138,10 +143,13 @@ final class InlineVariablePlan {
   /** The declaration goes, with its line and one of two blank lines around it. */
   private Replacement removal() {
     int[] range = range();
-    ExpressionTree value = variable.tree().getInitializer();
-    Carried carried = Carried.range(trees.path(), start(value), trees.end(value));
     return Rewriting.of(
-        trees, range[0], range[1], "its value stands elsewhere", List.of(), List.of(carried));
+        trees, range[0], range[1], "its value stands elsewhere", List.of(), List.of(carried()));
+  }
+
+  private Carried carried() {
+    ExpressionTree value = variable.tree().getInitializer();
+    return Carried.range(trees.path(), start(value), trees.end(value));
   }
 
   /** Without a use, only what the value does stays. */
