@@ -10,11 +10,12 @@ import java.util.Random;
  * A random program whose methods take the same values together: above and below, in an interface,
  * in constructors, overloaded, in other orders, with callers that do something while they give.
  */
-final class RandomClump {
+final class RandomClump extends RandomText {
   private final RandomCode code;
   private final Map<String, String> files = new LinkedHashMap<>();
 
   private RandomClump(Random random) {
+    super(random);
     this.code = new RandomCode(random);
   }
 
@@ -28,10 +29,6 @@ final class RandomClump {
     clump.desk();
     clump.main();
     return clump.files;
-  }
-
-  private String maybe(int percent, String text) {
-    return code.chance(percent) ? text : "";
   }
 
   /** The three values in an order, with something else among them or not. */

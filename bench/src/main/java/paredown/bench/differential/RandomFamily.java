@@ -9,11 +9,9 @@ import java.util.TreeMap;
  * one below only: with what others override, hide or inherit for an interface, and with code that
  * looks at the order in which objects are made.
  */
-final class RandomFamily {
-  private final Random random;
-
+final class RandomFamily extends RandomText {
   private RandomFamily(Random random) {
-    this.random = random;
+    super(random);
   }
 
   static Map<String, String> files(Random random) {
@@ -37,14 +35,6 @@ final class RandomFamily {
         }
       }
       """;
-
-  private String maybe(int percent, String one) {
-    return maybe(percent, one, "");
-  }
-
-  private String maybe(int percent, String one, String other) {
-    return random.nextInt(100) < percent ? one : other;
-  }
 
   private String top() {
     return "class Top {\n"

@@ -10,11 +10,9 @@ import java.util.TreeMap;
  * and other names above and below, with casts to them, overloads that they choose between, and
  * values that become other ones when they are boxed.
  */
-final class RandomGeneric {
-  private final Random random;
-
+final class RandomGeneric extends RandomText {
   private RandomGeneric(Random random) {
-    this.random = random;
+    super(random);
   }
 
   static Map<String, String> files(Random random) {
@@ -73,14 +71,6 @@ final class RandomGeneric {
 
   private static String one(Random random, String... of) {
     return List.of(of).get(random.nextInt(of.length));
-  }
-
-  private String maybe(int percent, String one) {
-    return maybe(percent, one, "");
-  }
-
-  private String maybe(int percent, String one, String other) {
-    return random.nextInt(100) < percent ? one : other;
   }
 
   private boolean bounded;

@@ -11,11 +11,12 @@ import java.util.Random;
  * passes on, and a class whose one object another holds; each now and then with something that
  * makes it more than that.
  */
-final class RandomLazy {
+final class RandomLazy extends RandomText {
   private final RandomCode code;
   private final Map<String, String> files = new LinkedHashMap<>();
 
   private RandomLazy(Random random) {
+    super(random);
     this.code = new RandomCode(random);
   }
 
@@ -30,10 +31,6 @@ final class RandomLazy {
     lazy.whole();
     lazy.main();
     return lazy.files;
-  }
-
-  private String maybe(int percent, String text) {
-    return code.chance(percent) ? text : "";
   }
 
   private void base() {

@@ -10,11 +10,9 @@ import java.util.TreeMap;
  * around see, names that mean another class elsewhere, classes without a name, and values that show
  * when a class starts.
  */
-final class RandomNested {
-  private final Random random;
-
+final class RandomNested extends RandomText {
   private RandomNested(Random random) {
-    this.random = random;
+    super(random);
   }
 
   static Map<String, String> files(Random random) {
@@ -63,14 +61,6 @@ final class RandomNested {
         }
       }
       """;
-
-  private String maybe(int percent, String one) {
-    return maybe(percent, one, "");
-  }
-
-  private String maybe(int percent, String one, String other) {
-    return random.nextInt(100) < percent ? one : other;
-  }
 
   private String harbor() {
     return "package p;\n\nimport java.util.*;\n"

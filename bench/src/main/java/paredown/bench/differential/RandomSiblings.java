@@ -10,7 +10,7 @@ import java.util.Random;
  * while it is made, others beside and below, an interface with defaults, and fields that
  * initialisers, constructors and methods set.
  */
-final class RandomSiblings {
+final class RandomSiblings extends RandomText {
   private final RandomCode code;
   private final Map<String, String> files = new LinkedHashMap<>();
   private final boolean top;
@@ -22,6 +22,7 @@ final class RandomSiblings {
   private final String start;
 
   private RandomSiblings(Random random) {
+    super(random);
     this.code = new RandomCode(random);
     this.top = code.chance(70);
     this.quiet = code.chance(70);
@@ -44,14 +45,6 @@ final class RandomSiblings {
     siblings.others();
     siblings.main();
     return siblings.files;
-  }
-
-  private String maybe(int percent, String text) {
-    return maybe(percent, text, "");
-  }
-
-  private String maybe(int percent, String text, String other) {
-    return code.chance(percent) ? text : other;
   }
 
   private void top() {

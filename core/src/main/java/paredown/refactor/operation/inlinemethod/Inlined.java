@@ -1,7 +1,6 @@
 package paredown.refactor.operation.inlinemethod;
 
 import com.sun.source.tree.ReturnTree;
-import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,20 +12,16 @@ import paredown.edit.Written;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.LambdaBlock;
-import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
 import paredown.refactor.effect.Assumptions;
 import paredown.refactor.effect.CalmCalls;
-import paredown.refactor.flow.Between;
 import paredown.refactor.flow.Shift;
 import paredown.text.SourceText;
 
 /** The code of a method in the place of one call: an expression, or statements in front of it. */
 final class Inlined {
-  private static final String TURNS = "the call is not reached once each time that it runs";
-
   private final Body body;
   private final Call call;
   private final Given values;
@@ -36,6 +31,7 @@ final class Inlined {
   private final Assumptions assumptions;
   private final UnitTrees trees;
   private final SourceText source;
+  private final Front front;
   private final List<Replacement> edits = new ArrayList<>();
 
   /**
@@ -51,6 +47,7 @@ final class Inlined {
     this.assumptions = assumptions;
     this.trees = call.trees();
     this.source = trees.source();
+    this.front = new Front(call, values, calm);
     Optional<TreePath> expression = body.expression();
     boolean held = values.all().stream().anyMatch(Value::needsVariable);
     boolean lost = call.isStatement() && body.result() != null && !isStatement(body.result());
@@ -103,7 +100,7 @@ final class Inlined {
   /** One value or another in the place of the call, behind the variables that it needs. */
   private void choose(Choice choice, boolean held) {
     if (held) {
-      TreePath statement = frontOf();
+      TreePath statement = front.statement();
       String indent = source.indentAt(trees.start(statement.getLeaf()));
       List<Piece> pieces = code.held(indent);
       code.newLine(pieces, indent);
@@ -122,7 +119,7 @@ final class Inlined {
       inLambda(lambda.get());
       return;
     }
-    TreePath statement = frontOf();
+    TreePath statement = front.statement();
     String indent = source.indentAt(trees.start(statement.getLeaf()));
     List<Piece> pieces = inFront(indent);
     int start = trees.start(statement.getLeaf());
@@ -157,7 +154,7 @@ final class Inlined {
 
   /** A lambda that only says an expression gets a block. */
   private void inLambda(LambdaBlock block) {
-    requireFirst(block.body());
+    front.requireFirst(block.body());
     List<Piece> pieces = inFront(block.indent());
     if (isCall(block) && block.isVoid()) {
       behind(pieces, block.indent());
@@ -168,52 +165,6 @@ final class Inlined {
       pieces.addAll(block.said(List.of(code.replacement(call.start(), call.end(), result))));
     }
     put(block, pieces);
-  }
-
-  /**
-   * The statement in front of which code of the method can stand.
-   *
-   * @throws Refused where it can in front of none
-   */
-  private TreePath frontOf() {
-    TreePath statement = call.inBlock();
-    if (statement == null) {
-      throw Refused.advising(
-          RefusalKind.CALL_SHAPE,
-          "The call stands where there is no room for statements: in no block.",
-          "Give its lambda or field a block first, or inline the other calls with --at.",
-          call.place());
-    }
-    StatementTree tree = (StatementTree) statement.getLeaf();
-    if (ConstructorCall.isSuper(tree) || ConstructorCall.isThis(tree)) {
-      throw Refused.advising(
-          RefusalKind.CALL_SHAPE,
-          "The code of the method cannot stand in front of this statement: a constructor begins with it.",
-          "Inline the other calls with --at, or leave the method.",
-          call.place());
-    }
-    requireFirst(statement);
-    return statement;
-  }
-
-  /**
-   * Requires that nothing runs in a statement or lambda before the call, and that it runs once.
-   *
-   * @throws Refused where that is not so
-   */
-  private void requireFirst(TreePath around) {
-    Between between = Between.of(trees, trees.start(around.getLeaf()), call.path());
-    if (!isFirst(between)) {
-      boolean turns = between.perhaps() || between.repeats();
-      throw Refused.advising(
-          RefusalKind.CALL_SHAPE,
-          "The code of the method cannot stand in front of this statement: %s."
-              .formatted(why().orElse(turns ? TURNS : "other things run before the call")),
-          turns
-              ? "Let the call be a statement of its own first."
-              : "Give what runs before the call to a variable first: pare extract variable.",
-          call.place());
-    }
   }
 
   /** Code that returns in its middle stands as it is where the call ends its own method as well. */
@@ -229,7 +180,7 @@ final class Inlined {
     }
     Preset preset = new Preset(body, held, calm, assumptions);
     EarlyEnd end = new EarlyEnd(code, preset, this::isOmissible);
-    TreePath statement = call.isBranch() ? call.statement() : frontOf();
+    TreePath statement = call.isBranch() ? call.statement() : front.statement();
     boolean valued = ((ReturnTree) body.early().getLeaf()).getExpression() != null;
     if (!call.endsMethod() || valued && call.isStatement()) {
       edits.addAll(end.edits(statement));
@@ -240,24 +191,6 @@ final class Inlined {
     code.newLine(pieces, indent);
     pieces.add(code.statements(indent, body.wholeEnd()));
     whole(statement, pieces, body.wholeEnd(), indent);
-  }
-
-  /** Why the code cannot be an expression. */
-  private Optional<String> why() {
-    return values.all().stream()
-        .filter(Value::needsVariable)
-        .map(each -> each.why().orElseThrow().why())
-        .findFirst();
-  }
-
-  /** Whether nothing that could show runs in a statement before the call. */
-  private boolean isFirst(Between between) {
-    return !between.perhaps()
-        && !between.repeats()
-        && !between.later()
-        && !between.guarded()
-        && between.code().stream().allMatch(code -> Shift.isInert(trees.program(), calm, code))
-        && values.all().stream().allMatch(each -> each.shift().over(between).isEmpty());
   }
 
   /** A branch without braces gets some. */
