@@ -190,7 +190,7 @@ final class DispatchKept {
     String became = change.became().get(key);
     boolean same =
         became != null && (type(became).equals(type(key)) || above.contains(type(became)));
-    return same ? became : placed(key);
+    return same ? provenance.placed(became) : placed(key);
   }
 
   /** What the keys of the methods of a type, and of those above it, begin with. */

@@ -50,7 +50,7 @@ final class Provenance {
   String image(String key, String file, Run run) {
     String became = change.became().get(key);
     if (became != null) {
-      return became;
+      return places(became, file, run);
     }
     if (key.contains(" & ")) {
       return Arrays.stream(key.split(" & "))
@@ -90,6 +90,11 @@ final class Provenance {
     boolean moved =
         run != null && run.self() != null && Symbols.typeKey(run.self().oldType()).equals(key);
     return moved ? Symbols.typeKey(run.self().newType()) : image(key, file, run);
+  }
+
+  /** A key whose places are those of the new text. */
+  String placed(String key) {
+    return places(key, "", null);
   }
 
   private String places(String key, String file, Run run) {

@@ -146,8 +146,8 @@ final class StructureKept {
 
   /** What a node was in the old text; empty where it was not there. */
   private Optional<Nodes.Node> find(ChangedFile file, List<Region> near, Nodes.Node node) {
-    List<End> starts = starts(file, near, node.start());
-    List<End> ends = ends(file, near, node.end());
+    List<End> starts = starts(file, near, node);
+    List<End> ends = ends(file, near, node);
     if (node.kind() == Tree.Kind.CASE) {
       return starts.stream()
           .filter(start -> old(start.file()) != null)
@@ -178,21 +178,27 @@ final class StructureKept {
     return loose;
   }
 
-  private static List<End> starts(ChangedFile file, List<Region> near, int at) {
+  /** Where it began; what begins with a region and goes on behind it began where that did. */
+  private static List<End> starts(ChangedFile file, List<Region> near, Nodes.Node node) {
+    int at = node.start();
     List<End> found = new ArrayList<>();
     file.runAt(at).ifPresent(run -> found.add(new End(run.origin(), run.originOf(at), false)));
     near.stream()
-        .filter(region -> region.start() == at && region.kind() == Region.Kind.REPLACED)
+        .filter(region -> region.start() == at && region.end() <= node.end())
+        .filter(region -> region.kind() == Region.Kind.REPLACED)
         .forEach(region -> found.add(new End(region.origin(), region.from(), true)));
     return found;
   }
 
-  private static List<End> ends(ChangedFile file, List<Region> near, int at) {
+  /** Where it ended, likewise. */
+  private static List<End> ends(ChangedFile file, List<Region> near, Nodes.Node node) {
+    int at = node.end();
     List<End> found = new ArrayList<>();
     file.runAt(at - 1)
         .ifPresent(run -> found.add(new End(run.origin(), run.originOf(at - 1) + 1, false)));
     near.stream()
-        .filter(region -> region.end() == at && region.kind() == Region.Kind.REPLACED)
+        .filter(region -> region.end() == at && region.start() >= node.start())
+        .filter(region -> region.kind() == Region.Kind.REPLACED)
         .forEach(region -> found.add(new End(region.origin(), region.to(), true)));
     return found;
   }

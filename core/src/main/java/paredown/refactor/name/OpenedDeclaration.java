@@ -9,6 +9,7 @@ import com.sun.source.util.TreePath;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -48,6 +49,9 @@ final class OpenedDeclaration {
     Tree tree = path.getLeaf();
     MemberRange range = MemberRange.of(trees.source(), trees.start(tree), trees.end(tree));
     Optional<String> present = word();
+    if (present.isPresent() && isOfInterface()) {
+      return Modifiers.replace(trees.source(), range, present.get(), "default").orElseThrow();
+    }
     if (present.isPresent()) {
       return toPublic
           ? Modifiers.replace(trees.source(), range, present.get(), "public").orElseThrow()
@@ -55,6 +59,13 @@ final class OpenedDeclaration {
     }
     int behind = Modifiers.behindAnnotations(trees, modifiers(tree), range.declaration());
     return Replacement.of(behind, behind, Written.plain("public "));
+  }
+
+  /** Whether it is a method of an interface, which has a body and belongs to an object. */
+  private boolean isOfInterface() {
+    return element.getKind() == ElementKind.METHOD
+        && element.getEnclosingElement().getKind().isInterface()
+        && !element.getModifiers().contains(Modifier.STATIC);
   }
 
   private static ModifiersTree modifiers(Tree tree) {

@@ -9,35 +9,35 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.util.Elements;
+import paredown.program.Program;
 import paredown.refactor.use.OwnerClass;
 
 /** What can be seen from a class: which members and types it may name. */
 public final class Sight {
   private final String home;
   private final Element outermost;
-  private final Elements elements;
+  private final Program program;
 
-  public Sight(TypeElement from, Elements elements) {
+  public Sight(TypeElement from, Program program) {
     this(
-        elements.getPackageOf(from).getQualifiedName().toString(),
+        program.elements().getPackageOf(from).getQualifiedName().toString(),
         OwnerClass.outermost(from),
-        elements);
+        program);
   }
 
-  private Sight(String home, Element outermost, Elements elements) {
+  private Sight(String home, Element outermost, Program program) {
     this.home = home;
     this.outermost = outermost;
-    this.elements = elements;
+    this.program = program;
   }
 
   /** What a new class of a package will see. */
-  public static Sight within(String packageName, Elements elements) {
-    return new Sight(packageName, null, elements);
+  public static Sight within(String packageName, Program program) {
+    return new Sight(packageName, null, program);
   }
 
   public boolean isNear(Element element) {
-    return elements.getPackageOf(element).getQualifiedName().contentEquals(home);
+    return program.elements().getPackageOf(element).getQualifiedName().contentEquals(home);
   }
 
   public boolean isWithinSameOutermost(Element element) {
@@ -54,7 +54,7 @@ public final class Sight {
       if (at instanceof TypeElement type && isOfBody(type)) {
         return List.of();
       }
-      if (isClosed(at)) {
+      if (isClosed(at) && !isInherited(element, at)) {
         closed.add(at);
       }
     }
@@ -63,6 +63,18 @@ public final class Sight {
 
   public boolean hides(Element element) {
     return !closed(element).isEmpty();
+  }
+
+  /**
+   * Whether a hidden class of a library has a member that is seen in those below it, as a builder
+   * of strings has its length.
+   */
+  private boolean isInherited(Element member, Element hidden) {
+    return !member.equals(hidden)
+        && member.getModifiers().contains(Modifier.PUBLIC)
+        && !member.getModifiers().contains(Modifier.STATIC)
+        && hidden instanceof TypeElement type
+        && !program.declares(type);
   }
 
   private static boolean isOfBody(TypeElement type) {

@@ -51,7 +51,9 @@ public final class Widening {
             RefusalKind.HIDDEN_FROM_OUTSIDE, subject, name(closed) + " cannot be seen", place);
       }
       requireAlone(closed, subject, place);
-      widened.merge(closed, !sight.isNear(closed), Boolean::logicalOr);
+      boolean toPublic =
+          !sight.isNear(closed) || closed.getEnclosingElement().getKind().isInterface();
+      widened.merge(closed, toPublic, Boolean::logicalOr);
     }
     for (TypeElement type : unnamed(element)) {
       if (sight.hides(type)) {
@@ -136,6 +138,13 @@ public final class Widening {
     }
   }
 
+  /** Whether an element is a component of a record, which is private whatever is said. */
+  private static boolean isComponent(Element element) {
+    return element.getKind() == ElementKind.FIELD
+        && element.getEnclosingElement().getKind() == ElementKind.RECORD
+        && !element.getModifiers().contains(Modifier.STATIC);
+  }
+
   private boolean isEditable(Element element) {
     TreePath path = program.declaration(element);
     boolean declared =
@@ -148,6 +157,7 @@ public final class Widening {
                 .isPresent();
     return declared
         && !mayBeOverridden(element)
+        && !isComponent(element)
         && new UnitTrees(program, program.unit(path).get()).end(path.getLeaf()) >= 0;
   }
 

@@ -66,7 +66,7 @@ public final class FreshObject {
   }
 
   private boolean canBeMade() {
-    Sight sight = new Sight(maker.element(), type.program().elements());
+    Sight sight = new Sight(maker.element(), type.program());
     return ElementFilter.constructorsIn(type.element().getEnclosedElements()).stream()
         .anyMatch(
             each ->

@@ -1,7 +1,7 @@
 package paredown.refactor.operation.extractclass;
 
 import java.util.List;
-import javax.lang.model.util.Elements;
+import paredown.program.Program;
 import paredown.program.Symbols;
 import paredown.refactor.name.Sight;
 import paredown.refactor.use.OwnerClass;
@@ -67,8 +67,8 @@ record NewClass(OwnerClass owner, String name, Place place) {
 
   /** What its code sees. */
   Sight sight() {
-    Elements elements = owner.program().elements();
-    return nested() ? new Sight(owner.element(), elements) : Sight.within(packageName(), elements);
+    Program program = owner.program();
+    return nested() ? new Sight(owner.element(), program) : Sight.within(packageName(), program);
   }
 
   /** How far a member must be seen that the old class uses, as it is written before it. */

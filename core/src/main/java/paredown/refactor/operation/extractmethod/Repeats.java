@@ -101,7 +101,7 @@ final class Repeats {
 
   /** Whether a place sees the class, and the method in it, which its package may. */
   private boolean sees(Callee callee) {
-    Sight sight = new Sight(callee.at().owner().element(), program.elements());
+    Sight sight = new Sight(callee.at().owner().element(), program);
     return (far || sight.isNear(part.owner().element())) && !sight.hides(part.owner().element());
   }
 }

@@ -177,7 +177,7 @@ final class HeldUses {
   }
 
   private void seen(Element member, MemberUses.MemberUse use) {
-    Sight sight = new Sight(use.trees().classAround(use.path()), program.elements());
+    Sight sight = new Sight(use.trees().classAround(use.path()), program);
     AccessLevel level = AccessLevel.neededBy(sight, home.element());
     if (level.compareTo(AccessLevel.PACKAGE) > 0) {
       throw needed("it is asked from another package", use.place());

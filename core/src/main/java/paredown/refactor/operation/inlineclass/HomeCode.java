@@ -85,7 +85,7 @@ final class HomeCode {
   private List<Replacement> edits(TreePath code) {
     List<Replacement> edits = new ArrayList<>();
     CodeElsewhere elsewhere = new CodeElsewhere(trees, types, home.element(), true);
-    Sight sight = new Sight(home.element(), program.elements());
+    Sight sight = new Sight(home.element(), program);
     for (Element each : CodeElsewhere.named(trees, code)) {
       if (!isOwn(each)) {
         widening.open(each, sight, gone.simpleName(), trees.place(code.getLeaf()));

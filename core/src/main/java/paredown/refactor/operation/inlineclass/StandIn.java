@@ -160,13 +160,13 @@ final class StandIn {
   void open(Element member, UnitTrees trees, TreePath place) {
     widening.open(
         member,
-        new Sight(trees.classAround(place), program.elements()),
+        new Sight(trees.classAround(place), program),
         gone.writtenName(),
         trees.place(place.getLeaf()));
   }
 
   private void seenFrom(TypeElement scope, UnitTrees trees, TreePath mention) {
-    Sight sight = new Sight(scope, program.elements());
+    Sight sight = new Sight(scope, program);
     widening.open(stays, sight, gone.writtenName(), trees.place(mention.getLeaf()));
     Element around = trees.element(mention.getParentPath());
     ExecutableElement made = around == null ? null : constructors.get(around);

@@ -322,7 +322,7 @@ final class InlineFieldPlan {
       return;
     }
     for (Element each : CodeElsewhere.named(trees, value())) {
-      if (new Sight(type, program.elements()).hides(each)) {
+      if (new Sight(type, program).hides(each)) {
         throw cannot.because(
             RefusalKind.HIDDEN_FROM_OUTSIDE,
             each.getSimpleName() + " cannot be seen where it is read",

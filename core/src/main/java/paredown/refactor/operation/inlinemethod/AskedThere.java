@@ -5,6 +5,7 @@ import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
@@ -89,6 +90,14 @@ final class AskedThere {
         continue;
       }
       pieces.add(Written.plain("."));
+      Optional<ExecutableElement> accessor = Accessors.unwritten(program, self.member());
+      if (accessor.isPresent()) {
+        int end = start + self.member().getSimpleName().length();
+        pieces.add(named(Written.text(""), accessor.get(), start));
+        pieces.add(Written.plain("()"));
+        edit(start, end, pieces, uses.at(start, UseKind.RECEIVER));
+        continue;
+      }
       Element meant = type instanceof TypeElement asked ? meant(self, asked) : self.member();
       int end = start;
       if (!meant.equals(self.member())) {

@@ -1,6 +1,7 @@
 package paredown.refactor.operation.inlinemethod;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import paredown.edit.Replacement;
 import paredown.program.Use;
@@ -32,7 +33,7 @@ record MovedUses(UnitTrees trees, boolean first) {
   /** What is said otherwise where the method is called. */
   List<Replacement.Dropped> dropped(Use.Place... places) {
     List<Replacement.Dropped> dropped = new ArrayList<>();
-    for (Use.Place place : places) {
+    for (Use.Place place : new LinkedHashSet<>(List.of(places))) {
       if (first && isThere(place)) {
         dropped.add(new Replacement.Dropped(place, "it is said otherwise where it is called"));
       }

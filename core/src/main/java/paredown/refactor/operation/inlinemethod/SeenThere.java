@@ -22,11 +22,12 @@ record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Wi
     Program program = owner.program();
     boolean below = program.isOrIsBelow(call.type(), owner.element());
     if (!call.isWithin(owner.element())) {
-      Sight sight = new Sight(call.type(), program.elements());
+      Sight sight = new Sight(call.type(), program);
       boolean inherited = below && (values.object() == null || isOf(values.object(), call));
       for (Element element : names.named()) {
         boolean own = element instanceof VariableElement && !element.getKind().isField();
-        if (!own && sight.hides(element) && !(inherited && isInherited(element))) {
+        boolean given = values.object() != null && isGiven(element);
+        if (!own && !given && sight.hides(element) && !(inherited && isInherited(element))) {
           open(element, sight, call);
         }
       }
@@ -39,6 +40,11 @@ record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Wi
           "Inline the other calls with --at, or leave the method.",
           call.place());
     }
+  }
+
+  /** Whether a record gives a component to all who see it. */
+  private boolean isGiven(Element element) {
+    return Accessors.unwritten(owner.program(), element).isPresent();
   }
 
   /** Whether an object is of the class around the call, which may then ask it as its own. */

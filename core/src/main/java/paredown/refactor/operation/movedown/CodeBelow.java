@@ -29,7 +29,7 @@ final class CodeBelow extends CodeInFamily {
         VariablesElsewhere.below(going.child().program().types(), going.child().element()));
     this.going = going;
     this.widening = widening;
-    this.sight = new Sight(going.child().element(), program().elements());
+    this.sight = new Sight(going.child().element(), program());
   }
 
   @Override

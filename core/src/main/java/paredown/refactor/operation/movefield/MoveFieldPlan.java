@@ -140,7 +140,7 @@ final class MoveFieldPlan {
 
   /** What must be seen by all who ask for it, and be there. */
   private void seenFrom(TypeElement type, String place) {
-    Sight sight = new Sight(type, program.elements());
+    Sight sight = new Sight(type, program);
     AccessLevel level = AccessLevel.neededBy(sight, target.element());
     wanted = level.compareTo(wanted) > 0 ? level : wanted;
     widening.open(target.element(), sight, field.name(), place);
@@ -174,7 +174,7 @@ final class MoveFieldPlan {
   private Replacement asked(MemberUses.MemberUse use) {
     UnitTrees unit = use.trees();
     TypeElement scope = use.scope();
-    Sight sight = new Sight(scope == null ? owner.element() : scope, program.elements());
+    Sight sight = new Sight(scope == null ? owner.element() : scope, program);
     seenFrom(scope == null ? owner.element() : scope, use.place());
     widening.open(held.field().element(), sight, held.field().name(), use.place());
     Written.Text text = Written.text("");
@@ -236,7 +236,7 @@ final class MoveFieldPlan {
       inside.removeIf(each -> each.start() < named.end() && named.start() <= each.start());
       inside.add(named);
     }
-    Sight sight = new Sight(target.element(), program.elements());
+    Sight sight = new Sight(target.element(), program);
     for (Element each : CodeElsewhere.named(trees, field.path())) {
       if (!each.equals(field.element())) {
         widening.open(each, sight, field.name(), trees.place(field.tree()));

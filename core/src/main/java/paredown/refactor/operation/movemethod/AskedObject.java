@@ -115,7 +115,7 @@ final class AskedObject {
 
   /** A field, or the accessor that gives it where it cannot be seen. */
   private Element visible(Element member) {
-    Sight sight = new Sight(around, call.moving().program().elements());
+    Sight sight = new Sight(around, call.moving().program());
     if (!sight.hides(member)) {
       return member;
     }

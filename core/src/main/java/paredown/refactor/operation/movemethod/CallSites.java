@@ -58,7 +58,7 @@ final class CallSites {
       moving.visibility().askedOf(itself.type());
     } else if (has instanceof CallerObject.Made) {
       makes = true;
-      moving.visibility().makes(new Sight(around, moving.program().elements()));
+      moving.visibility().makes(new Sight(around, moving.program()));
     }
   }
 
@@ -82,7 +82,7 @@ final class CallSites {
   }
 
   private void requireSeen(TypeElement type, TypeElement around, MemberUses.MemberUse use) {
-    if (new Sight(around, moving.program().elements()).hides(type)) {
+    if (new Sight(around, moving.program()).hides(type)) {
       throw refused(moving, use, "a caller gives what it may not ask");
     }
     moving.visibility().askedOf(type);

@@ -173,7 +173,7 @@ final class Given {
   }
 
   private boolean isNameable(TypeMirror type) {
-    Sight sight = new Sight(target.element(), route.program().elements());
+    Sight sight = new Sight(target.element(), route.program());
     boolean known =
         WritableType.variables(type).stream()
             .allMatch(variable -> variable.getGenericElement().equals(owner.element()));

@@ -217,7 +217,7 @@ final class MovedBody {
 
   private TypeElement qualifier(MovedCode.Static use) {
     TypeElement declaring = (TypeElement) use.member().getEnclosingElement();
-    Sight sight = new Sight(scope(), moving.program().elements());
+    Sight sight = new Sight(scope(), moving.program());
     boolean through =
         use.scope() != null
             && !declaring.getKind().isInterface()

@@ -27,7 +27,7 @@ final class PlainGetter {
       CalmCalls calm,
       Element field,
       TypeElement from) {
-    Sight sight = new Sight(from, owner.program().elements());
+    Sight sight = new Sight(from, owner.program());
     return owner.methods().stream()
         .filter(each -> each != leaving)
         .filter(each -> !each.is(Modifier.STATIC) && !sight.hides(each.element()))
@@ -47,7 +47,7 @@ final class PlainGetter {
         member != null
             && member.getKind().isField()
             && MemberUses.access(path) == MemberUses.Access.READ
-            && new Sight(target, route.program().elements()).hides(member);
+            && new Sight(target, route.program()).hides(member);
     return hidden ? of(route.owner(), route.method(), calm, member, target) : Optional.empty();
   }
 }

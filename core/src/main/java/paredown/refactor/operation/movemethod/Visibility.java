@@ -48,7 +48,7 @@ final class Visibility {
 
   /** Notes that code of a class calls the method in its new place. */
   void seenFrom(TypeElement caller) {
-    Sight sight = new Sight(caller, route.program().elements());
+    Sight sight = new Sight(caller, route.program());
     AccessLevel level = AccessLevel.neededBy(sight, target.element());
     if (level.compareTo(wanted) > 0) {
       wanted = level;
@@ -71,7 +71,7 @@ final class Visibility {
   /** Notes that it is asked of a type below the target, which inherits nothing private. */
   void askedOf(TypeElement type) {
     if (!type.equals(target.element())) {
-      boolean near = new Sight(type, route.program().elements()).isNear(target.element());
+      boolean near = new Sight(type, route.program()).isNear(target.element());
       AccessLevel level = near ? AccessLevel.PACKAGE : AccessLevel.PUBLIC;
       wanted = level.compareTo(wanted) > 0 ? level : wanted;
     }
@@ -97,7 +97,7 @@ final class Visibility {
   }
 
   private void widenSeen() {
-    Sight sight = new Sight(target.element(), route.program().elements());
+    Sight sight = new Sight(target.element(), route.program());
     String subject = route.subject();
     Set<Tree> values = new HashSet<>();
     route.code().asked().forEach(asked -> values.add(asked.path().getLeaf()));

@@ -36,7 +36,7 @@ final class Parting {
   Parting(OwnerClass owner, String target, Widening widening) {
     this.owner = owner;
     this.program = owner.program();
-    this.far = Sight.within(target, program.elements());
+    this.far = Sight.within(target, program);
     this.widening = widening;
   }
 

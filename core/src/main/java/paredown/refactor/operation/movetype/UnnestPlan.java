@@ -135,7 +135,7 @@ final class UnnestPlan {
 
   /** Opens what the type and the one around it need of each other. */
   private void opened() {
-    Sight apart = Sight.within(nested.packageName(), program.elements());
+    Sight apart = Sight.within(nested.packageName(), program);
     new TreePathScanner<Void, Void>() {
       @Override
       public Void scan(Tree tree, Void unused) {

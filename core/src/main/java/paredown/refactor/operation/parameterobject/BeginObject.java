@@ -40,7 +40,7 @@ record BeginObject(ExtractParameterObject whole) implements Part {
     OwnerClass owner = signatures.owner();
     String home = owner.packageName();
     for (Component each : signatures.components()) {
-      WrittenWhere.require(each, Sight.within(home, program.elements()), signatures);
+      WrittenWhere.require(each, Sight.within(home, program), signatures);
     }
     new NewTypeName(program, home, whole.name())
         .requireFree(

@@ -26,7 +26,7 @@ final class CallChecks {
 
   Optional<FixedHead.Obstacle> of(Call call) {
     String place = call.trees().place(call.path().getLeaf());
-    Sight sight = new Sight(call.trees().classAround(call.path()), program.elements());
+    Sight sight = new Sight(call.trees().classAround(call.path()), program);
     if (sight.hides(type.element()) || sight.hides(type.constructor())) {
       return Optional.of(
           new FixedHead.Obstacle(

@@ -224,7 +224,7 @@ final class MembersAbove {
     keys.putAll(MoveUp.became(common));
     DocsElsewhere docs = new DocsElsewhere(trees, names, parent.element(), keys);
     all.addAll(docs.edits(start, end));
-    Sight sight = new Sight(parent.element(), program.elements());
+    Sight sight = new Sight(parent.element(), program);
     for (Element each : CodeElsewhere.named(trees, path)) {
       if (!isOfMoved(each)) {
         widening.open(each, sight, name, trees.place(path.getLeaf()));

@@ -124,8 +124,7 @@ final class SeenAbove {
   private AccessLevel needed(MemberUses.MemberUse use) {
     Program program = common.first().program();
     TypeElement scope = use.scope() == null ? common.first().element() : use.scope();
-    AccessLevel level =
-        AccessLevel.neededBy(new Sight(scope, program.elements()), common.parent().element());
+    AccessLevel level = AccessLevel.neededBy(new Sight(scope, program), common.parent().element());
     boolean member = use.trees().element(use.path()).getModifiers().contains(Modifier.STATIC);
     boolean below = (use.simple() || member) && isBelow(scope, program);
     // What is private above is not inherited, so that even a class beside it does not see it below.
