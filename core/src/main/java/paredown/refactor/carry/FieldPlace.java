@@ -34,6 +34,18 @@ public record FieldPlace(int at, String before, String behind) {
     return behind(owner, layout, each -> true);
   }
 
+  /** The place in front of a field, with its comment. */
+  public static FieldPlace inFront(OwnerClass owner, OwnerClass.Field field) {
+    Layout layout = Layout.of(owner);
+    int start = field.range().signs(owner.source())[0];
+    int line = owner.source().lineStart(start);
+    boolean first = owner.source().startsLine(start);
+    return new FieldPlace(
+        first ? line : start,
+        first ? layout.member() : "",
+        layout.lineEnd() + (first ? "" : layout.member()));
+  }
+
   private static FieldPlace behind(
       OwnerClass owner, Layout layout, Predicate<OwnerClass.Field> like) {
     String end = layout.lineEnd();

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
@@ -65,9 +66,9 @@ final class ConstantPlan {
     TypeNames names = new TypeNames(trees, extracted.program().symbols()::key);
     List<TreePath> named = places();
     String file = trees.path();
-    edits.add(file, declaration(names));
+    edits.add(file, declaration(names, named));
     for (TreePath each : named) {
-      edits.add(file, extracted.named(each, name()));
+      edits.add(file, extracted.named(each, name(each)));
     }
     names.imports().forEach(each -> edits.add(file, each));
     OnlookersFromOutside.assume(owner, List.of());
@@ -97,10 +98,25 @@ final class ConstantPlan {
         : List.of();
   }
 
-  private Written name() {
-    return Written.text("")
-        .name(arguments.name(), Symbols.fieldKey(owner.binaryName(), arguments.name()))
+  /** Its name; what is given to a constant of an enum is worked out in front of all fields. */
+  private Written name(TreePath place) {
+    Written.Text text = Written.text("");
+    if (isGivenToConstant(place)) {
+      text.name(owner.simpleName(), Symbols.typeKey(owner.binaryName())).text(".");
+    }
+    return text.name(arguments.name(), Symbols.fieldKey(owner.binaryName(), arguments.name()))
         .done();
+  }
+
+  private boolean isGivenToConstant(TreePath place) {
+    TreePath at = place;
+    while (!(at.getParentPath().getLeaf() instanceof ClassTree)) {
+      at = at.getParentPath();
+    }
+    Element member = trees.element(at);
+    return member != null
+        && member.getKind() == ElementKind.ENUM_CONSTANT
+        && member.getEnclosingElement().equals(owner.element());
   }
 
   /** Where it is named: all equal places of its class, but those that have a name already. */
@@ -156,12 +172,12 @@ final class ConstantPlan {
   }
 
   /** The constant stands behind those that are there, or first. */
-  private Replacement declaration(TypeNames names) {
+  private Replacement declaration(TypeNames names, List<TreePath> named) {
     Written.Text text = Written.text(isInterface() ? "" : "private static final ");
     names.write(text, extracted.type(), owner.element());
     text.text(" " + arguments.name() + " = ");
     Piece value = value();
-    FieldPlace place = FieldPlace.ofStatic(owner);
+    FieldPlace place = place(named);
     return Rewriting.of(
         trees,
         place.at(),
@@ -170,6 +186,22 @@ final class ConstantPlan {
         Written.text(place.before()).all(text.done()).done(),
         value,
         Written.plain(";" + place.behind()));
+  }
+
+  /** Behind the constants that are there, but in front of the first field whose value names it. */
+  private FieldPlace place(List<TreePath> named) {
+    FieldPlace usual = FieldPlace.ofStatic(owner);
+    return owner.fields().stream()
+        .filter(each -> each.range().start() < usual.at())
+        .filter(each -> named.stream().anyMatch(place -> isWithin(place, each)))
+        .findFirst()
+        .map(first -> FieldPlace.inFront(owner, first))
+        .orElse(usual);
+  }
+
+  private boolean isWithin(TreePath place, OwnerClass.Field field) {
+    int at = trees.start(place.getLeaf());
+    return field.range().declaration() <= at && at < field.range().declarationEnd();
   }
 
   private Piece value() {
