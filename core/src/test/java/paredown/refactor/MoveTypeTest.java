@@ -32,7 +32,9 @@ class MoveTypeTest {
 
   private String unusable(String type, String target) {
     Sources sources =
-        new Fixture(folder).with("src/ferry/Desk.java", "package ferry; class Desk {}").sources();
+        new Fixture(folder)
+            .with("src/ferry/Desk.java", "package ferry; class Desk { static class Till {} }")
+            .sources();
     MoveType move = new MoveType(type, target, Set.of());
     return assertThrows(UnusableRequest.class, () -> Judged.of(move, sources, sources.index()))
         .getMessage();
@@ -42,6 +44,7 @@ class MoveTypeTest {
   void saysWhatIsNoPackageAndNoMove() {
     assertEquals("Desk is in ferry already.", unusable("Desk", "ferry"));
     assertEquals("No package can be named a..b.", unusable("Desk", "a..b"));
+    assertEquals("A type does not go into itself.", unusable("Desk", "ferry.Desk.Till"));
     assertEquals("There is no type Dusk in this project.", unusable("Dusk", "ferry.desk"));
   }
 

@@ -111,6 +111,11 @@ public final class CodeElsewhere {
     return false;
   }
 
+  private static boolean isSelf(Element element) {
+    String name = element.getSimpleName().toString();
+    return name.equals("this") || name.equals("super");
+  }
+
   /** Whether a type, or a member of one, belongs to a class that stands in code. */
   static boolean isOfCode(UnitTrees trees, Element element, TreePath code) {
     Element type = element instanceof TypeElement ? element : element.getEnclosingElement();
@@ -180,7 +185,7 @@ public final class CodeElsewhere {
                 || element != null
                     && element.getEnclosingElement() instanceof TypeElement
                     && !(element instanceof PackageElement);
-        if (member && !isOfCode(trees, element, code)) {
+        if (member && !isSelf(element) && !isOfCode(trees, element, code)) {
           named.add(element);
         }
       }

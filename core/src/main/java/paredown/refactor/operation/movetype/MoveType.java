@@ -120,7 +120,7 @@ public record MoveType(
   private Steps intoType(Sources sources, DeclaredType header) {
     SourceIndex index = sources.index();
     DeclaredType around = index.type(target);
-    if (around.equals(header)) {
+    if (around.equals(header) || around.name().startsWith(header.name() + ".")) {
       throw new UnusableRequest("A type does not go into itself.", "Name another with --to.");
     }
     String home = index.packageOf(header.file());

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -226,7 +227,7 @@ final class MembersAbove {
     all.addAll(docs.edits(start, end));
     Sight sight = new Sight(parent.element(), program);
     for (Element each : CodeElsewhere.named(trees, path)) {
-      if (!isOfMoved(each)) {
+      if (!isOfMoved(each) && !isInherited(each)) {
         widening.open(each, sight, name, trees.place(path.getLeaf()));
       }
     }
@@ -239,6 +240,14 @@ final class MembersAbove {
             layout.lineEnd().equals(trees.source().lineEnd()) ? "" : layout.lineEnd());
     Self self = new Self(first.binaryName(), parent.binaryName(), code.variables());
     return new Carried(trees.path(), start, end, all, indent, self);
+  }
+
+  /** Whether the class above may ask objects of the classes below it for a member, too. */
+  private boolean isInherited(Element element) {
+    return element.getModifiers().contains(Modifier.PROTECTED)
+        && element.getKind() != ElementKind.CONSTRUCTOR
+        && element.getEnclosingElement() instanceof TypeElement type
+        && program.isOrIsBelow(parent.element(), type);
   }
 
   private boolean isOfMoved(Element element) {
