@@ -105,10 +105,11 @@ public record Change(
 
   /**
    * Whether a type that was written so before is written so now. A type variable is shown by its
-   * name only: what it means is looked at where it is used.
+   * name only: what it means is looked at where it is used. What a wildcard stands for has the
+   * members of its bound, and no others.
    */
   public boolean isSameType(String before, String now) {
-    if (before.equals(now)) {
+    if (bound(before).equals(bound(now))) {
       return true;
     }
     String renamed = before;
@@ -121,6 +122,12 @@ public record Change(
       }
     }
     return renamed.equals(now);
+  }
+
+  private static String bound(String type) {
+    return type.equals("capture of ?")
+        ? "java.lang.Object"
+        : type.replaceFirst("^capture of \\? extends ", "");
   }
 
   /** The same without what it does to files that are not code. */

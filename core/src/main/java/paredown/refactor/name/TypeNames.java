@@ -1,25 +1,19 @@
 package paredown.refactor.name;
 
-import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.ImportTree;
 import com.sun.source.tree.Tree;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.PackageElement;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.type.ArrayType;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.type.TypeVariable;
 import javax.lang.model.type.WildcardType;
-import javax.lang.model.util.ElementFilter;
 import javax.lang.model.util.Elements;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
@@ -87,21 +81,15 @@ public final class TypeNames {
     return new TypeNames(trees, packageName, imports, declared, others, top);
   }
 
-  /** Whether a simple name means something else than a type within a class of this file. */
-  public boolean isOther(String name, TypeElement type, TypeElement scope) {
-    Known known = known(name, scope);
-    return !known.isNothing() && !known.is(type);
+  private KnownNames.Known known(String name, TypeElement scope) {
+    return new KnownNames(elements, packageName, imports, declared, top, added.values())
+        .of(name, scope);
   }
 
-  /** What a simple name means in a place: one type, or several, or something that is no type. */
-  private record Known(Set<Element> types) {
-    boolean is(TypeElement type) {
-      return types.equals(Set.of(type));
-    }
-
-    boolean isNothing() {
-      return types.isEmpty();
-    }
+  /** Whether a simple name means something else than a type within a class of this file. */
+  public boolean isOther(String name, TypeElement type, TypeElement scope) {
+    KnownNames.Known known = known(name, scope);
+    return !known.isNothing() && !known.is(type);
   }
 
   /**
@@ -111,7 +99,7 @@ public final class TypeNames {
    */
   public String of(TypeElement type, TypeElement scope) {
     String name = type.getSimpleName().toString();
-    Known known = known(name, scope);
+    KnownNames.Known known = known(name, scope);
     if (known.is(type)) {
       return name;
     }
@@ -212,84 +200,6 @@ public final class TypeNames {
         text.text(type.getKind().name().toLowerCase());
       }
     }
-  }
-
-  private Known known(String name, TypeElement scope) {
-    Set<Element> found = new HashSet<>();
-    for (Element at = scope; at != null && found.isEmpty(); at = around(at)) {
-      if (at instanceof TypeElement type) {
-        inClass(name, type, found);
-      }
-    }
-    if (found.isEmpty()) {
-      imported(name, found);
-    }
-    if (found.isEmpty()) {
-      add(packageName, name, found);
-      declared.stream()
-          .filter(ClassTree.class::isInstance)
-          .map(ClassTree.class::cast)
-          .filter(tree -> tree.getSimpleName().contentEquals(name))
-          .forEach(tree -> add(packageName, name, found));
-    }
-    if (found.isEmpty()) {
-      onDemand(name, found);
-    }
-    return new Known(found);
-  }
-
-  private Element around(Element element) {
-    return element.equals(top) ? null : element.getEnclosingElement();
-  }
-
-  private void inClass(String name, TypeElement type, Set<Element> found) {
-    if (type.getSimpleName().contentEquals(name)) {
-      found.add(type);
-    }
-    for (TypeParameterElement parameter : type.getTypeParameters()) {
-      if (parameter.getSimpleName().contentEquals(name)) {
-        found.add(parameter);
-      }
-    }
-    if (found.isEmpty()) {
-      for (TypeElement member : ElementFilter.typesIn(elements.getAllMembers(type))) {
-        if (member.getSimpleName().contentEquals(name)) {
-          found.add(member);
-        }
-      }
-    }
-  }
-
-  private void imported(String name, Set<Element> found) {
-    for (TypeElement type : added.values()) {
-      if (type.getSimpleName().contentEquals(name)) {
-        found.add(type);
-      }
-    }
-    for (ImportTree tree : imports) {
-      String imported = tree.getQualifiedIdentifier().toString();
-      if (imported.endsWith("." + name)) {
-        type(imported).ifPresent(found::add);
-      }
-    }
-  }
-
-  private void onDemand(String name, Set<Element> found) {
-    add("java.lang", name, found);
-    for (ImportTree tree : imports) {
-      String imported = tree.getQualifiedIdentifier().toString();
-      if (imported.endsWith(".*")) {
-        add(imported.substring(0, imported.length() - 2), name, found);
-      }
-    }
-  }
-
-  private void add(String home, String name, Set<Element> found) {
-    type(home.isEmpty() ? name : home + "." + name).ifPresent(found::add);
-  }
-
-  private Optional<TypeElement> type(String name) {
-    return Optional.ofNullable(elements.getTypeElement(name));
   }
 
   /** The imports that the written names need, each in its place among those of the file. */

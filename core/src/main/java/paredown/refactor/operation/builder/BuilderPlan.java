@@ -1,11 +1,9 @@
 package paredown.refactor.operation.builder;
 
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.NewClassTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -13,27 +11,21 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.TypeElement;
-import javax.lang.model.element.VariableElement;
 import javax.lang.model.util.ElementFilter;
 import paredown.edit.Change;
 import paredown.edit.Piece;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
-import paredown.program.Symbols;
 import paredown.program.Unit;
 import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
-import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.carry.Landing;
 import paredown.refactor.code.MemberRange;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.effect.CalmCalls;
-import paredown.refactor.effect.EvaluationOrder;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
@@ -51,7 +43,6 @@ final class BuilderPlan {
   private final ExtractBuilder arguments;
   private final OwnerClass owner;
   private final Program program;
-  private final String binary;
   private final EditList edits = new EditList();
   private final FileNames names;
   private final Set<ExecutableElement> called = new LinkedHashSet<>();
@@ -62,7 +53,6 @@ final class BuilderPlan {
     this.arguments = arguments;
     this.owner = owner;
     this.program = owner.program();
-    this.binary = owner.binaryName() + "$" + arguments.name();
     this.names = new FileNames(program, edits);
   }
 
@@ -123,6 +113,7 @@ final class BuilderPlan {
   }
 
   private void calls(Growing growing, UnitTrees trees) {
+    BuilderCall asking = new BuilderCall(arguments.name(), growing, owner, names, edits);
     new TreePathScanner<Void, Void>() {
       @Override
       public Void visitNewClass(NewClassTree tree, Void unused) {
@@ -132,7 +123,15 @@ final class BuilderPlan {
           anonymous(growing, trees, getCurrentPath(), tree);
         } else if (trees.element(getCurrentPath()) instanceof ExecutableElement made
             && growing.all().containsKey(made)) {
-          call(growing, growing.all().get(made), trees, getCurrentPath(), tree);
+          Shorter meant = growing.all().get(made);
+          asking
+              .ask(meant, trees, getCurrentPath(), tree)
+              .ifPresent(
+                  why -> {
+                    called.add(made);
+                    notes.add(
+                        "%s still calls the constructor: %s.".formatted(trees.place(tree), why));
+                  });
         }
         return null;
       }
@@ -191,100 +190,6 @@ final class BuilderPlan {
       }
     }
     return staying;
-  }
-
-  /** Asks the builder in the place of a constructor, where the order of the values stays. */
-  private void call(
-      Growing growing, Shorter meant, UnitTrees trees, TreePath path, NewClassTree tree) {
-    List<Integer> required = new ArrayList<>();
-    List<Integer> optional = new ArrayList<>();
-    for (int i = 0; i < tree.getArguments().size(); i++) {
-      (growing.isRequired(meant.target(i)) ? required : optional).add(i);
-    }
-    List<Integer> inOrder = new ArrayList<>(required);
-    inOrder.sort(Comparator.comparingInt(meant::target));
-    List<Integer> order = new ArrayList<>(inOrder);
-    order.addAll(optional);
-    boolean plain = growing.unusual(meant).stream().allMatch(growing::isLiteral);
-    if (!plain || !isKept(trees, path, tree, order)) {
-      called.add(meant.constructor().element());
-      notes.add(
-          "%s still calls the constructor: %s."
-              .formatted(
-                  trees.place(tree),
-                  plain
-                      ? "its values would be worked out in another order"
-                      : "what that gives besides is not as usual"));
-      return;
-    }
-    List<Piece> pieces = new ArrayList<>();
-    Written.Text text =
-        Written.text("")
-            .here(UseKind.CREATION, BuilderText.constructorKey(growing, binary, program))
-            .text("new ");
-    TypeElement scope = trees.classAround(path);
-    boolean within = CodeElsewhere.isOf(scope, owner.element());
-    if (!within) {
-      names.of(trees).write(text, owner.element(), scope);
-      text.text(".");
-    }
-    text.name(arguments.name(), Symbols.typeKey(binary)).text("(");
-    String separator = "";
-    for (int each : inOrder) {
-      pieces.add(text.text(separator).done());
-      pieces.add(edits.carried(trees, tree.getArguments().get(each)));
-      text = Written.text("");
-      separator = ", ";
-    }
-    text.text(")");
-    for (int each : optional) {
-      var parameter = growing.parameters().get(meant.target(each));
-      pieces.add(setter(text, parameter).done());
-      pieces.add(edits.carried(trees, tree.getArguments().get(each)));
-      text = Written.text(")");
-    }
-    for (TreePath each : growing.unusual(meant)) {
-      var parameter = growing.parameters().get(meant.position(each));
-      setter(text, parameter)
-          .text(
-              owner
-                  .trees()
-                  .source()
-                  .slice(owner.trees().start(each.getLeaf()), owner.trees().end(each.getLeaf())))
-          .text(")");
-    }
-    pieces.add(
-        text.text(".")
-            .name("build", Symbols.methodKey(binary, "build", List.of()))
-            .text("()")
-            .done());
-    edits.add(
-        trees.path(),
-        Rewriting.of(trees, trees.start(tree), trees.end(tree), WHY, pieces, List.of())
-            .proving(WHY));
-  }
-
-  private Written.Text setter(Written.Text text, VariableElement parameter) {
-    String word = parameter.getSimpleName().toString();
-    List<String> types = List.of(BuilderText.erased(program, parameter));
-    return text.text(".").name(word, Symbols.methodKey(binary, word, types)).text("(");
-  }
-
-  /** Whether the values of a call are worked out in their order, or it does not matter. */
-  private boolean isKept(UnitTrees trees, TreePath path, NewClassTree tree, List<Integer> order) {
-    List<? extends ExpressionTree> all = tree.getArguments();
-    EvaluationOrder evaluation = new EvaluationOrder(trees, new CalmCalls(program));
-    for (int i = 0; i < order.size(); i++) {
-      for (int j = i + 1; j < order.size(); j++) {
-        boolean turned = order.get(i) > order.get(j);
-        TreePath one = new TreePath(path, all.get(order.get(i)));
-        TreePath other = new TreePath(path, all.get(order.get(j)));
-        if (turned && !evaluation.commutes(one, List.of(other))) {
-          return false;
-        }
-      }
-    }
-    return true;
   }
 
   /** Takes the shorter constructors away that nobody calls any more. */

@@ -3,8 +3,8 @@ package paredown.refactor.operation.extractmethod;
 import com.sun.source.tree.BindingPatternTree;
 import com.sun.source.tree.ClassTree;
 import com.sun.source.tree.IdentifierTree;
-import com.sun.source.tree.MethodInvocationTree;
 import com.sun.source.tree.MethodTree;
+import com.sun.source.tree.StatementTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
 import java.util.List;
@@ -21,6 +21,7 @@ import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
@@ -157,13 +158,9 @@ final class ExtractMethodChecks {
     if (part.start() < trees.start(tree.getBody())) {
       throw alone("it is no code of a body");
     }
-    boolean isStatic = trees.element(method).getModifiers().contains(Modifier.STATIC);
     for (TreePath at = part.first(); at != method; at = at.getParentPath()) {
-      boolean chain =
-          at.getLeaf() instanceof MethodInvocationTree call
-              && call.getMethodSelect() instanceof IdentifierTree word
-              && (word.getName().contentEquals("this") || word.getName().contentEquals("super"));
-      if (chain && !isStatic) {
+      if (at.getLeaf() instanceof StatementTree statement
+          && (ConstructorCall.isThis(statement) || ConstructorCall.isSuper(statement))) {
         throw alone("there is no object yet where another constructor is called");
       }
     }

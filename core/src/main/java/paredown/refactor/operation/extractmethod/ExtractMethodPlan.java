@@ -1,7 +1,5 @@
 package paredown.refactor.operation.extractmethod;
 
-import com.sun.source.tree.ParenthesizedTree;
-import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,22 +15,16 @@ import javax.lang.model.type.TypeMirror;
 import paredown.UnusableRequest;
 import paredown.edit.Assumption;
 import paredown.edit.Change;
-import paredown.edit.Piece;
-import paredown.edit.Replacement;
 import paredown.program.Program;
 import paredown.refactor.Refactoring;
 import paredown.refactor.Refused;
 import paredown.refactor.alike.GivenValue;
 import paredown.refactor.alike.Twin;
 import paredown.refactor.code.Part;
-import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.code.Values;
 import paredown.refactor.name.AccessLevel;
-import paredown.refactor.name.TypeNames;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
-import paredown.refactor.plan.FileNames;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
@@ -112,7 +104,7 @@ final class ExtractMethodPlan {
     calling.forEach(each -> touched.add(each.twin().trees().path()));
     return new Change(
         summary(parameters),
-        new EditedFiles(program).of(edits(shape, method, declared, calling)),
+        new EditedFiles(program).of(calls(shape, method, declared, calling)),
         Map.of(),
         declared.becameWithin(),
         isEverywhere() ? ReadableFiles.paths(program) : touched,
@@ -148,26 +140,9 @@ final class ExtractMethodPlan {
   }
 
   /** The calls, here and in other places, and the method. */
-  private EditList edits(
+  private EditList calls(
       Shape shape, NewMethod method, DeclaredMethod declared, List<Callee> calling) {
-    EditList edits = new EditList();
-    FileNames files = new FileNames(program, edits);
-    TypeNames names = files.of(trees);
-    boolean leaves = shape.result() == Shape.Result.LEAVES;
-    int[] replaced = replaced(trees, part);
-    edits.add(
-        trees.path(),
-        new Replacement(
-            replaced[0],
-            replaced[1],
-            method.call(shape, names),
-            List.of(),
-            leaves ? DeclaredMethod.LEFT : ""));
-    declareLater(extraction, shape, edits);
-    calling.forEach(each -> replace(each, method, files, edits));
-    edits.add(trees.path(), declared.text(names));
-    files.addImports();
-    return edits;
+    return new CallsInstead(extraction, arguments.name(), shape, method).edits(declared, calling);
   }
 
   private void assume(GivenValue field) {
@@ -342,43 +317,5 @@ final class ExtractMethodPlan {
 
   private boolean isNear(Callee callee) {
     return callee.at().owner().packageName().equals(owner.packageName());
-  }
-
-  /** Where the call stands: a call needs no brackets around it. */
-  private static int[] replaced(UnitTrees there, Part part) {
-    TreePath brackets = part.first().getParentPath();
-    boolean alone =
-        part.isExpression()
-            && brackets.getLeaf() instanceof ParenthesizedTree
-            && !Values.isHead(brackets.getParentPath().getLeaf());
-    int start = alone ? there.start(brackets.getLeaf()) : part.start();
-    int end = alone ? there.end(brackets.getLeaf()) : part.end();
-    boolean bare =
-        there.source().slice(start, part.start()).matches("\\(?\\s*")
-            && there.source().slice(part.end(), end).matches("\\s*\\)?");
-    return bare ? new int[] {start, end} : new int[] {part.start(), part.end()};
-  }
-
-  private void replace(Callee each, NewMethod method, FileNames names, EditList edits) {
-    String why = "it is what " + arguments.name() + " does";
-    Part other = each.twin().part();
-    UnitTrees there = each.twin().trees();
-    List<Piece> call = method.call(each, names.of(there));
-    int[] replaced = replaced(there, other);
-    edits.add(
-        there.path(),
-        Rewriting.ofSaidElsewhere(there, replaced[0], replaced[1], why, call).proving(why));
-    declareLater(each.at(), each.shape(), edits);
-  }
-
-  /** The uses behind the part of a variable that the call declares. */
-  private static void declareLater(Extraction there, Shape shape, EditList edits) {
-    for (VariableElement each : shape.variables()) {
-      if (there.locals().isOwn(each)) {
-        for (Locals.Named use : there.locals().later(each)) {
-          edits.add(there.trees().path(), DeclaredMethod.local(there.trees(), use));
-        }
-      }
-    }
   }
 }

@@ -42,7 +42,7 @@ final class HomeText {
   private final HomeCode code;
   private final EditList edits;
   private final UnitTrees trees;
-  private final List<OwnerClass.Method> used;
+  private final UsedMethods used;
   private final List<Piece> carried = new ArrayList<>();
   private final List<Piece> given = new ArrayList<>();
   private final Set<Tree> taken = new HashSet<>();
@@ -56,7 +56,7 @@ final class HomeText {
     this.code = code;
     this.edits = edits;
     this.trees = gone.trees();
-    this.used = used();
+    this.used = new UsedMethods(gone);
   }
 
   /**
@@ -82,52 +82,13 @@ final class HomeText {
     fields(declared);
     gone.methods()
         .forEach(each -> names.passer(each.element()).ifPresent(passed -> body(each, passed)));
-    land(used.stream().filter(each -> names.passer(each.element()).isEmpty()).toList());
+    land(used.all().stream().filter(each -> names.passer(each.element()).isEmpty()).toList());
     return carried;
   }
 
   /** The methods that nobody calls. */
   List<String> unused() {
-    return gone.methods().stream()
-        .filter(each -> !used.contains(each))
-        .map(OwnerClass.Method::name)
-        .distinct()
-        .toList();
-  }
-
-  /** The methods that code which stays comes to call. */
-  private List<OwnerClass.Method> used() {
-    List<OwnerClass.Method> found = new ArrayList<>();
-    boolean more = true;
-    while (more) {
-      more = false;
-      for (OwnerClass.Method method : gone.methods()) {
-        boolean called =
-            !found.contains(method)
-                && gone.program().uses().of(method.key()).stream()
-                    .anyMatch(use -> counts(use, found));
-        if (called) {
-          found.add(method);
-          more = true;
-        }
-      }
-    }
-    return gone.methods().stream().filter(found::contains).toList();
-  }
-
-  /** Whether a use stands in code that stays. */
-  private boolean counts(Use use, List<OwnerClass.Method> known) {
-    boolean within =
-        use.file().equals(trees.path())
-            && TypeRemoval.range(gone)[0] <= use.offset()
-            && use.offset() < TypeRemoval.range(gone)[1];
-    return !within
-        || known.stream().anyMatch(each -> isIn(each.range(), use))
-        || gone.fields().stream().anyMatch(each -> isIn(each.range(), use));
-  }
-
-  private static boolean isIn(MemberRange range, Use use) {
-    return range.start() <= use.offset() && use.offset() < range.end();
+    return used.others();
   }
 
   private Carried carry(int start, int end, List<TreePath> paths, List<Replacement> more) {

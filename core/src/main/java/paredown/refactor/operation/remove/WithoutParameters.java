@@ -16,7 +16,6 @@ import java.util.Set;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
-import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
@@ -35,9 +34,7 @@ import paredown.refactor.effect.CalmCalls;
 import paredown.refactor.flow.Shift;
 import paredown.refactor.name.AccessLevel;
 import paredown.refactor.plan.EditList;
-import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
-import paredown.refactor.use.ReflectionCheck;
 import paredown.text.SourceText;
 
 /** Takes parameters away: from the heads and their comments, from calls, and from links. */
@@ -71,7 +68,7 @@ public final class WithoutParameters {
    * @throws Refused where somebody would miss one
    */
   public void add() {
-    requireUnseen();
+    new HeadsLeft(name, going).require();
     going.all().forEach(this::head);
     for (Unit unit : program.units()) {
       UnitTrees trees = new UnitTrees(program, unit);
@@ -107,57 +104,6 @@ public final class WithoutParameters {
               }
             });
     return api.stream().distinct().toList();
-  }
-
-  /** Nobody may look a method up by its name, since it would be asked for with the old types. */
-  private void requireUnseen() {
-    for (ExecutableElement each : going.all().keySet()) {
-      TypeElement type = (TypeElement) each.getEnclosingElement();
-      if (each.getKind() == ElementKind.METHOD) {
-        new ReflectionCheck(OwnerClass.of(program, type), Map.of(each, program.symbols().key(each)))
-            .require();
-      }
-      requireFree(each, type);
-    }
-    boolean closed =
-        going.all().keySet().stream()
-            .allMatch(each -> each.getModifiers().contains(Modifier.PRIVATE));
-    OnlookersFromOutside.assume(owner, closed ? List.of() : List.copyOf(going.names()));
-  }
-
-  /** No other method may have the name with the parameters that are left. */
-  private void requireFree(ExecutableElement method, TypeElement type) {
-    List<String> kept = going.kept(method);
-    for (Element each : program.elements().getAllMembers(type)) {
-      boolean clashes =
-          each instanceof ExecutableElement other
-              && !going.all().containsKey(other)
-              && other.getKind() == method.getKind()
-              && other.getSimpleName().equals(method.getSimpleName())
-              && erased(other).equals(kept);
-      if (clashes) {
-        throw Refused.advising(
-            RefusalKind.NAME_TAKEN,
-            "%s cannot be removed: %s would have two %s with the same parameters."
-                .formatted(name, type.getSimpleName(), several(method)),
-            method.getKind() == ElementKind.CONSTRUCTOR
-                ? "Leave the parameter, or give the other one more first."
-                : "Rename one of them first: pare rename --help.",
-            owner.trees().place(owner.tree()));
-      }
-    }
-  }
-
-  private static String several(ExecutableElement method) {
-    return method.getKind() == ElementKind.CONSTRUCTOR
-        ? "constructors"
-        : "methods " + method.getSimpleName();
-  }
-
-  private List<String> erased(ExecutableElement method) {
-    return method.getParameters().stream()
-        .map(each -> program.types().erasure(each.asType()).toString())
-        .toList();
   }
 
   private void head(ExecutableElement method, Set<Integer> positions) {

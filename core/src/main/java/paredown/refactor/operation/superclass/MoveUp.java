@@ -36,7 +36,7 @@ record MoveUp(ExtractSuperclass whole) implements Step {
                   headers.stream().map(each -> OwnerClass.of(program, each)).toList();
               OwnerClass parent = parent(program, owners);
               CommonMembers common =
-                  CommonMembers.of(
+                  CommonSearch.of(
                       owners.get(0), owners.subList(1, owners.size()), parent, whole.members());
               Set<String> files = new TreeSet<>(first);
               files.add(parent.trees().path());
