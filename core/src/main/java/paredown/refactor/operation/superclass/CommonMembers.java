@@ -23,39 +23,51 @@ final class CommonMembers {
   private final OwnerClass first;
   private final OwnerClass parent;
   private final List<Sibling> siblings;
-  private final Set<OwnerClass.Field> fields;
-  private final Set<OwnerClass.Method> methods;
-  private final Set<OwnerClass.Method> abstracted;
-  private final Map<ExecutableElement, ExecutableElement> slots;
+  private final Set<OwnerClass.Field> fields = new LinkedHashSet<>();
+  private final Set<OwnerClass.Method> methods = new LinkedHashSet<>();
+  private final Set<OwnerClass.Method> abstracted = new LinkedHashSet<>();
+  private final Map<ExecutableElement, ExecutableElement> slots = new LinkedHashMap<>();
   private final VariablesElsewhere variables;
 
-  CommonMembers(
-      OwnerClass first,
-      OwnerClass parent,
-      List<Sibling> siblings,
-      Set<OwnerClass.Field> fields,
-      Set<OwnerClass.Method> methods,
-      Set<OwnerClass.Method> abstracted,
-      Map<ExecutableElement, ExecutableElement> slots,
-      VariablesElsewhere variables) {
+  /** None yet. */
+  CommonMembers(OwnerClass first, List<OwnerClass> others, OwnerClass parent) {
     this.first = first;
     this.parent = parent;
-    this.siblings = siblings;
-    this.fields = fields;
-    this.methods = methods;
-    this.abstracted = abstracted;
-    this.slots = slots;
-    this.variables = variables;
+    this.siblings = others.stream().map(Sibling::new).toList();
+    this.variables = VariablesElsewhere.above(first.program().types(), first.element());
+  }
+
+  void add(OwnerClass.Field field) {
+    fields.add(field);
+  }
+
+  /** Adds a method; false where it is among them already. */
+  boolean add(OwnerClass.Method method) {
+    return methods.add(method);
+  }
+
+  /** Adds a method that becomes abstract above. */
+  void addAbstract(OwnerClass.Method method) {
+    abstracted.add(method);
+  }
+
+  /** Adds a method that stays, and the one above that it overrides. */
+  void addSlot(ExecutableElement own, ExecutableElement above) {
+    slots.put(own, above);
+  }
+
+  /** Whether a method goes up, or becomes abstract above. */
+  boolean has(OwnerClass.Method method) {
+    return methods.contains(method) || abstracted.contains(method);
   }
 
   /** Whether a method overrides one of the parent, or above it. */
   boolean isKnownAbove(OwnerClass.Method method) {
-    return above(first, parent, method.element()).isPresent();
+    return above(method.element()).isPresent();
   }
 
   /** The method of the parent, or above it, that is asked for in the place of one of its own. */
-  static Optional<ExecutableElement> above(
-      OwnerClass first, OwnerClass parent, ExecutableElement method) {
+  Optional<ExecutableElement> above(ExecutableElement method) {
     if (method.getModifiers().contains(Modifier.STATIC)) {
       return Optional.empty();
     }

@@ -3,7 +3,6 @@ package paredown.refactor.operation.superclass;
 import com.sun.source.tree.Tree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -32,26 +31,17 @@ final class CommonSearch {
   private static final Set<Modifier> TOLD =
       Set.of(Modifier.STATIC, Modifier.FINAL, Modifier.VOLATILE, Modifier.TRANSIENT);
 
+  private final CommonMembers common;
   private final OwnerClass first;
-  private final OwnerClass parent;
   private final Map<OwnerClass, Likeness> likeness = new LinkedHashMap<>();
-  private final List<Sibling> siblings = new ArrayList<>();
-  private final Set<OwnerClass.Field> fields = new LinkedHashSet<>();
-  private final Set<OwnerClass.Method> methods = new LinkedHashSet<>();
-  private final Set<OwnerClass.Method> abstracted = new LinkedHashSet<>();
-  private final Map<ExecutableElement, ExecutableElement> slots = new LinkedHashMap<>();
-  private final VariablesElsewhere variables;
   private final Deque<OwnerClass.Method> open = new ArrayDeque<>();
 
-  private CommonSearch(OwnerClass first, List<OwnerClass> others, OwnerClass parent) {
-    this.first = first;
-    this.parent = parent;
-    this.variables = VariablesElsewhere.above(first.program().types(), first.element());
-    others.forEach(
-        other -> {
-          likeness.put(other, new Likeness(first, other));
-          siblings.add(new Sibling(other));
-        });
+  private CommonSearch(CommonMembers common) {
+    this.common = common;
+    this.first = common.first();
+    common
+        .siblings()
+        .forEach(each -> likeness.put(each.owner(), new Likeness(first, each.owner())));
   }
 
   /**
@@ -61,12 +51,12 @@ final class CommonSearch {
    */
   static CommonMembers of(
       OwnerClass first, List<OwnerClass> others, OwnerClass parent, List<String> selectors) {
-    CommonSearch search = new CommonSearch(first, others, parent);
-    search.siblings.forEach(search::pairVariables);
+    CommonSearch search = new CommonSearch(new CommonMembers(first, others, parent));
+    search.common.siblings().forEach(search::pairVariables);
     for (String selector : selectors) {
       List<OwnerClass.Field> named =
           first.fields().stream().filter(each -> each.name().equals(selector)).toList();
-      search.fields.addAll(named);
+      named.forEach(search.common::add);
       boolean both = first.methods().stream().anyMatch(each -> each.name().equals(selector));
       if (named.isEmpty() || both) {
         first.methods(List.of(selector)).forEach(search::named);
@@ -74,15 +64,7 @@ final class CommonSearch {
     }
     search.close();
     search.pairFields();
-    return new CommonMembers(
-        first,
-        parent,
-        search.siblings,
-        search.fields,
-        search.methods,
-        search.abstracted,
-        search.slots,
-        search.variables);
+    return search.common;
   }
 
   /** Type variables that are the same one above are twins. */
@@ -90,7 +72,7 @@ final class CommonSearch {
     Symbols symbols = first.program().symbols();
     for (TypeParameterElement own : first.element().getTypeParameters()) {
       for (TypeParameterElement other : sibling.owner().element().getTypeParameters()) {
-        Optional<TypeParameterElement> above = variables.variable(own);
+        Optional<TypeParameterElement> above = common.variables().variable(own);
         if (above.isPresent() && above.equals(sibling.variables().variable(other))) {
           likeness.get(sibling.owner()).pair(symbols.key(own), symbols.key(other));
         }
@@ -100,8 +82,8 @@ final class CommonSearch {
 
   /** A method that was named goes up, or nothing does. */
   private void named(OwnerClass.Method method) {
-    if (methods.add(method)) {
-      for (Sibling sibling : siblings) {
+    if (common.add(method)) {
+      for (Sibling sibling : common.siblings()) {
         OwnerClass.Method twin = twin(method, sibling.owner());
         Optional<Likeness.Difference> differs =
             twin == null
@@ -173,7 +155,7 @@ final class CommonSearch {
         continue;
       }
       Optional<OwnerClass.Field> next =
-          fields.stream().filter(each -> !looked.contains(each)).findFirst();
+          common.fields().stream().filter(each -> !looked.contains(each)).findFirst();
       if (next.isEmpty()) {
         return;
       }
@@ -187,7 +169,7 @@ final class CommonSearch {
       if (!first.element().equals(each.getEnclosingElement())) {
         continue;
       }
-      first.fields().stream().filter(field -> field.element().equals(each)).forEach(fields::add);
+      first.fields().stream().filter(field -> field.element().equals(each)).forEach(common::add);
       if (each instanceof ExecutableElement called) {
         first.method(called).ifPresent(method -> called(method));
       }
@@ -195,12 +177,12 @@ final class CommonSearch {
   }
 
   private void called(OwnerClass.Method method) {
-    if (methods.contains(method) || abstracted.contains(method)) {
+    if (common.has(method)) {
       return;
     }
-    Optional<ExecutableElement> above = CommonMembers.above(first, parent, method.element());
+    Optional<ExecutableElement> above = common.above(method.element());
     if (above.isPresent()) {
-      slots.put(method.element(), above.get());
+      common.addSlot(method.element(), above.get());
     } else if (isCommon(method)) {
       named(method);
     } else {
@@ -209,7 +191,7 @@ final class CommonSearch {
   }
 
   private boolean isCommon(OwnerClass.Method method) {
-    return siblings.stream()
+    return common.siblings().stream()
         .allMatch(
             sibling -> {
               OwnerClass.Method twin = twin(method, sibling.owner());
@@ -220,14 +202,14 @@ final class CommonSearch {
 
   /** A method that each class has in its own way is asked of the object above. */
   private void abstracted(OwnerClass.Method method) {
-    for (Sibling sibling : siblings) {
+    for (Sibling sibling : common.siblings()) {
       OwnerClass.Method twin = twin(method, sibling.owner());
       boolean same =
           twin != null
               && !method.is(Modifier.STATIC)
               && method.tree().getTypeParameters().isEmpty()
               && isSame(sibling, method.element().getReturnType(), twin.element().getReturnType())
-              && texts(variables, method.element().getThrownTypes())
+              && texts(common.variables(), method.element().getThrownTypes())
                   .equals(texts(sibling.variables(), twin.element().getThrownTypes()));
       if (!same) {
         throw differs(
@@ -241,7 +223,7 @@ final class CommonSearch {
       }
       sibling.methods().put(method, twin);
     }
-    abstracted.add(method);
+    common.addAbstract(method);
   }
 
   private static Set<String> texts(VariablesElsewhere variables, List<? extends TypeMirror> types) {
@@ -251,12 +233,15 @@ final class CommonSearch {
   }
 
   private boolean isSame(Sibling sibling, TypeMirror one, TypeMirror other) {
-    return first.program().types().isSameType(variables.in(one), sibling.variables().in(other));
+    return first
+        .program()
+        .types()
+        .isSameType(common.variables().in(one), sibling.variables().in(other));
   }
 
   private void pairFields() {
-    for (OwnerClass.Field field : fields) {
-      for (Sibling sibling : siblings) {
+    for (OwnerClass.Field field : common.fields()) {
+      for (Sibling sibling : common.siblings()) {
         Likeness like = likeness.get(sibling.owner());
         OwnerClass.Field twin = twin(field, sibling.owner(), like);
         if (twin == null || !isAlike(sibling, field, twin)) {
