@@ -14,10 +14,7 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.NestingKind;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
-import javax.lang.model.type.TypeKind;
-import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
@@ -26,7 +23,6 @@ import paredown.refactor.code.Part;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.code.Values;
 import paredown.refactor.code.Writes;
-import paredown.refactor.name.WritableType;
 import paredown.refactor.use.OwnerClass;
 
 /** What must hold before a part can stand in a method of its own. */
@@ -67,27 +63,6 @@ final class ExtractMethodChecks {
                     .collect(Collectors.joining(", "))),
         "Say --result NAME for a record of them; or take less, or more, so that one comes out of it.",
         trees.source().place(part.start()));
-  }
-
-  /**
-   * Requires that a type can be written down where the new method stands.
-   *
-   * @param known the type variables of its own that the new method has
-   * @throws Refused where it cannot
-   */
-  static void requireWritable(
-      Extraction extraction, TypeMirror type, List<TypeParameterElement> known) {
-    UnitTrees trees = extraction.trees();
-    Part part = extraction.part();
-    Element method = trees.element(extraction.method());
-    boolean ofMethod =
-        WritableType.variables(type).stream()
-            .anyMatch(each -> each.getGenericElement().equals(method) && !known.contains(each));
-    boolean writable = type.getKind() == TypeKind.VOID || WritableType.is(type);
-    if (ofMethod || !writable) {
-      throw alone(
-          trees, part, "a value of it has the type %s, which is known there only".formatted(type));
-    }
   }
 
   static Refused alone(UnitTrees trees, Part part, String why) {

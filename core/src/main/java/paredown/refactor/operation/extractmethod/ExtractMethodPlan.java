@@ -232,7 +232,7 @@ final class ExtractMethodPlan {
   }
 
   private void requireWritable(TypeMirror type, MethodVariables variables) {
-    ExtractMethodChecks.requireWritable(extraction, type, variables.all());
+    extraction.requireWritable(type, variables.all());
   }
 
   /** The class of what comes out, where that is more than one value. */

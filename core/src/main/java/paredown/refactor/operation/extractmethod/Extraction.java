@@ -9,8 +9,10 @@ import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javax.lang.model.element.Element;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
+import javax.lang.model.element.TypeParameterElement;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -249,5 +251,25 @@ final class Extraction {
         "Other classes cannot call it: %s.".formatted(why),
         "Say --duplicates all for the places of its class.",
         place);
+  }
+
+  /**
+   * Requires that a type can be written down where the new method stands.
+   *
+   * @param known the type variables of its own that the new method has
+   * @throws Refused where it cannot
+   */
+  void requireWritable(TypeMirror type, List<TypeParameterElement> known) {
+    UnitTrees trees = trees();
+    Part part = part();
+    Element method = trees.element(method());
+    boolean ofMethod =
+        WritableType.variables(type).stream()
+            .anyMatch(each -> each.getGenericElement().equals(method) && !known.contains(each));
+    boolean writable = type.getKind() == TypeKind.VOID || WritableType.is(type);
+    if (ofMethod || !writable) {
+      throw ExtractMethodChecks.alone(
+          trees, part, "a value of it has the type %s, which is known there only".formatted(type));
+    }
   }
 }
