@@ -77,6 +77,13 @@ public final class Sight {
         && !program.declares(type);
   }
 
+  /** Whether a class below has a member wherever it is. */
+  public static boolean isSeenBelow(Element element) {
+    return element.getModifiers().contains(Modifier.PROTECTED)
+        && element.getKind() != ElementKind.CONSTRUCTOR
+        && !(element instanceof TypeElement);
+  }
+
   private static boolean isOfBody(TypeElement type) {
     NestingKind nesting = type.getNestingKind();
     return nesting == NestingKind.LOCAL || nesting == NestingKind.ANONYMOUS;

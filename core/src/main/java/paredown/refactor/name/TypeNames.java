@@ -34,7 +34,7 @@ public final class TypeNames {
   private final Elements elements;
   private final Function<Element, String> keys;
   private final TypeElement top;
-  private final TreeMap<String, TypeElement> added = new TreeMap<>();
+  private final TreeMap<String, TypeElement> added;
 
   /**
    * @param keys the keys of the symbols that are written, as they are after the change
@@ -46,7 +46,8 @@ public final class TypeNames {
         trees.unit().tree().getImports(),
         trees.unit().tree().getTypeDecls(),
         keys,
-        null);
+        null,
+        new TreeMap<>());
   }
 
   private TypeNames(
@@ -55,7 +56,8 @@ public final class TypeNames {
       List<? extends ImportTree> imports,
       List<? extends Tree> declared,
       Function<Element, String> keys,
-      TypeElement top) {
+      TypeElement top,
+      TreeMap<String, TypeElement> added) {
     this.trees = trees;
     this.packageName = packageName;
     this.imports = imports;
@@ -63,6 +65,7 @@ public final class TypeNames {
     this.elements = trees.program().elements();
     this.keys = keys;
     this.top = top;
+    this.added = added;
   }
 
   /** The names of a new file in a package, which has no imports but those that they need. */
@@ -73,12 +76,18 @@ public final class TypeNames {
   /** The same where a type stands in it at the top that is within another now. */
   public static TypeNames ofNewFile(UnitTrees neighbour, String packageName, TypeElement top) {
     return new TypeNames(
-        neighbour, packageName, List.of(), List.of(), neighbour.program().symbols()::key, top);
+        neighbour,
+        packageName,
+        List.of(),
+        List.of(),
+        neighbour.program().symbols()::key,
+        top,
+        new TreeMap<>());
   }
 
-  /** The same where what is written has other keys. */
+  /** The same, with the same imports, where what is written has other keys. */
   public TypeNames meaning(Function<Element, String> others) {
-    return new TypeNames(trees, packageName, imports, declared, others, top);
+    return new TypeNames(trees, packageName, imports, declared, others, top, added);
   }
 
   private KnownNames.Known known(String name, TypeElement scope) {

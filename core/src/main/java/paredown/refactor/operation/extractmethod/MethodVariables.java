@@ -31,9 +31,9 @@ import paredown.refactor.use.OwnerClass;
 final class MethodVariables {
   private final OwnerClass owner;
   private final Symbols symbols;
-  private final List<TypeParameterElement> all;
+  private final NewVariables all;
 
-  private MethodVariables(OwnerClass owner, List<TypeParameterElement> all) {
+  private MethodVariables(OwnerClass owner, NewVariables all) {
     this.owner = owner;
     this.symbols = owner.program().symbols();
     this.all = all;
@@ -66,10 +66,9 @@ final class MethodVariables {
                 .formatted(each.getSimpleName()));
       }
     }
-    List<TypeParameterElement> ordered =
-        new ArrayList<>(((ExecutableElement) method).getTypeParameters());
-    ordered.retainAll(needed);
-    return new MethodVariables(extraction.owner(), ordered);
+    List<? extends TypeParameterElement> declared =
+        ((ExecutableElement) method).getTypeParameters();
+    return new MethodVariables(extraction.owner(), NewVariables.bounded(needed).inOrder(declared));
   }
 
   /** Finds the type variables that a part names, those that it declares itself apart. */
@@ -96,19 +95,19 @@ final class MethodVariables {
   }
 
   List<TypeParameterElement> all() {
-    return all;
+    return all.like();
   }
 
   /** Writes their declaration, with a space behind it; nothing where there is none. */
   void declare(Written.Text text, TypeNames names) {
-    NewVariables.bounded(all).inOrder(all).declare(text, names, owner.element());
-    text.text(all.isEmpty() ? "" : " ");
+    all.declare(text, names, owner.element());
+    text.text(all.like().isEmpty() ? "" : " ");
   }
 
   /** What each is in the new method, by what it was. */
   Map<String, String> became(String method) {
     Map<String, String> became = new HashMap<>();
-    for (TypeParameterElement each : all) {
+    for (TypeParameterElement each : all.like()) {
       became.put(symbols.key(each), Symbols.variableKey(each.getSimpleName().toString(), method));
     }
     return became;

@@ -63,18 +63,24 @@ final class VariablePlan {
       return Optional.empty();
     }
     return LambdaBlock.around(trees, extracted.path())
-        .filter(block -> inBlock().filter(around -> !isOf(around) && isSteady(around)).isEmpty());
+        .filter(
+            block ->
+                inBlock()
+                    .filter(around -> declaredIn(around).isEmpty() && isSteady(around))
+                    .isEmpty());
   }
 
-  /** Whether the expression names what code around it declares. */
-  private boolean isOf(TreePath around) {
+  /** A variable that the expression names and code around it declares; empty where none is. */
+  private Optional<Element> declaredIn(TreePath around) {
     return extracted.locals().stream()
-        .map(extracted.program().trees()::getPath)
-        .anyMatch(
-            declared ->
-                declared != null
-                    && isWithin(declared, around)
-                    && !isWithin(declared, extracted.path()));
+        .filter(
+            local -> {
+              TreePath declared = extracted.program().trees().getPath(local);
+              return declared != null
+                  && isWithin(declared, around)
+                  && !isWithin(declared, extracted.path());
+            })
+        .findFirst();
   }
 
   /** Whether the value can be worked out in front of a statement around it. */
@@ -183,21 +189,15 @@ final class VariablePlan {
 
   /** What the expression names must be there in front of its statement. */
   private void requireKnown() {
-    for (Element local : extracted.locals()) {
-      TreePath declared = extracted.program().trees().getPath(local);
-      boolean within =
-          declared != null
-              && trees.start(declared.getLeaf()) >= start()
-              && trees.start(declared.getLeaf()) < trees.end(statement.getLeaf())
-              && !isWithin(declared, extracted.path());
-      if (within) {
-        throw Refused.advising(
-            RefusalKind.NOT_ALONE,
-            "It names %s, which its own statement declares.".formatted(local.getSimpleName()),
-            "Take less, or make a block of the statement first.",
-            trees.place(extracted.tree()));
-      }
-    }
+    declaredIn(statement)
+        .ifPresent(
+            local -> {
+              throw Refused.advising(
+                  RefusalKind.NOT_ALONE,
+                  "It names %s, which its own statement declares.".formatted(local.getSimpleName()),
+                  "Take less, or make a block of the statement first.",
+                  trees.place(extracted.tree()));
+            });
   }
 
   private static boolean isWithin(TreePath inner, TreePath outer) {

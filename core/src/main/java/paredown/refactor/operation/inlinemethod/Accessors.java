@@ -6,8 +6,8 @@ import java.util.Optional;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
+import javax.lang.model.element.RecordComponentElement;
 import javax.lang.model.element.TypeElement;
-import javax.lang.model.util.ElementFilter;
 import paredown.program.Program;
 import paredown.refactor.code.UnitTrees;
 
@@ -18,13 +18,12 @@ final class Accessors {
   /** The accessor of a field that is a component, where the compiler has made it. */
   static Optional<ExecutableElement> unwritten(Program program, Element field) {
     if (field.getKind() != ElementKind.FIELD
-        || !(field.getEnclosingElement() instanceof TypeElement type)
-        || type.getKind() != ElementKind.RECORD) {
+        || !(field.getEnclosingElement() instanceof TypeElement type)) {
       return Optional.empty();
     }
-    return ElementFilter.methodsIn(type.getEnclosedElements()).stream()
+    return type.getRecordComponents().stream()
         .filter(each -> each.getSimpleName().equals(field.getSimpleName()))
-        .filter(each -> each.getParameters().isEmpty())
+        .map(RecordComponentElement::getAccessor)
         .filter(each -> !isWritten(program, each))
         .findFirst();
   }

@@ -1,9 +1,6 @@
 package paredown.refactor.operation.inlinemethod;
 
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
-import javax.lang.model.element.Modifier;
-import javax.lang.model.element.TypeElement;
 import javax.lang.model.element.VariableElement;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
@@ -27,7 +24,7 @@ record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Wi
       for (Element element : names.named()) {
         boolean own = element instanceof VariableElement && !element.getKind().isField();
         boolean given = values.object() != null && isGiven(element);
-        if (!own && !given && sight.hides(element) && !(inherited && isInherited(element))) {
+        if (!own && !given && sight.hides(element) && !(inherited && Sight.isSeenBelow(element))) {
           open(element, sight, call);
         }
       }
@@ -51,13 +48,6 @@ record SeenThere(OwnerClass owner, OwnerClass.Method method, BodyNames names, Wi
   private boolean isOf(Value object, Call call) {
     var types = owner.program().types();
     return types.isSubtype(types.erasure(object.type()), types.erasure(call.type().asType()));
-  }
-
-  /** Whether a class below has a member wherever it is. */
-  private static boolean isInherited(Element element) {
-    return element.getModifiers().contains(Modifier.PROTECTED)
-        && element.getKind() != ElementKind.CONSTRUCTOR
-        && !(element instanceof TypeElement);
   }
 
   private void open(Element element, Sight sight, Call call) {

@@ -81,14 +81,18 @@ final class TypesThere {
 
   /** What the object that is asked gives to the variables of its class. */
   private void ofClass(TypeMatch match) {
-    boolean same = call.receiver() == null && call.isWithin(owner.element());
-    if (!same && !method.element().getModifiers().contains(Modifier.STATIC)) {
+    if (!isOwnObject() && !method.element().getModifiers().contains(Modifier.STATIC)) {
       TypeMirror object =
           call.receiver() == null
               ? call.type().asType()
               : program.trees().getTypeMirror(call.receiver());
       above(object).ifPresent(type -> match.add(owner.element().asType(), type));
     }
+  }
+
+  /** Whether the class asks its own object, so that its variables are the same. */
+  private boolean isOwnObject() {
+    return call.receiver() == null && call.isWithin(owner.element());
   }
 
   /** The type of the class that a type is, or is below. */
@@ -126,10 +130,7 @@ final class TypesThere {
     List<Replacement> edits = new ArrayList<>();
     for (TreePath each : named) {
       TypeParameterElement variable = (TypeParameterElement) trees.element(each);
-      boolean own =
-          variable.getGenericElement() instanceof TypeElement
-              && call.receiver() == null
-              && call.isWithin(owner.element());
+      boolean own = variable.getGenericElement() instanceof TypeElement && isOwnObject();
       if (own) {
         continue;
       }

@@ -42,9 +42,6 @@ final class HeadEdits {
   private final EditList edits;
   private final List<TypeMirror> arguments;
 
-  /** The names of types that stand in the head already, its own variables among them. */
-  private final TypeNames own;
-
   /**
    * @param arguments the types that the object has for the type variables of its class
    */
@@ -55,11 +52,11 @@ final class HeadEdits {
     this.trees = head.trees();
     this.program = trees.program();
     this.type = type;
-    this.names = names.of(trees);
-    this.own = this.names.meaning(this::key);
+    this.names = names.of(trees).meaning(this::key);
     this.edits = edits;
   }
 
+  /** The key of a symbol: the type variables of the head are those of the new one. */
   private String key(Element element) {
     return element.getKind() == ElementKind.TYPE_PARAMETER
             && head.element().equals(element.getEnclosingElement())
@@ -79,13 +76,9 @@ final class HeadEdits {
     int last = head.last();
     boolean isFinal = head.parameterTree(first).getModifiers().getFlags().contains(Modifier.FINAL);
     Written.Text object = Written.text(isFinal ? "final " : "");
-    names.write(object, type.element(), head.owner());
-    String separator = "<";
-    for (TypeMirror each : arguments) {
-      own.write(object.text(separator), each, head.owner());
-      separator = ", ";
-    }
-    object.text(arguments.isEmpty() ? "" : ">");
+    TypeMirror made =
+        program.types().getDeclaredType(type.element(), arguments.toArray(TypeMirror[]::new));
+    names.write(object, made, head.owner());
     List<Piece> pieces = new ArrayList<>(List.of(object.text(" " + head.object()).done()));
     for (int i = first + 1; i <= last; i++) {
       if (!head.positions().contains(i)) {
@@ -177,7 +170,7 @@ final class HeadEdits {
     Written.Text text = Written.text("");
     for (int component : components) {
       VariableElement parameter = head.parameter(component);
-      own.write(text, parameter.asType(), head.owner());
+      names.write(text, parameter.asType(), head.owner());
       text.text(" " + parameter.getSimpleName() + " = ").all(given(component)).text(behind);
     }
     edits.add(

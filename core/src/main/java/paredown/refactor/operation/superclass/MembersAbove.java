@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import javax.lang.model.element.Element;
-import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
@@ -244,8 +243,7 @@ final class MembersAbove {
 
   /** Whether the class above may ask objects of the classes below it for a member, too. */
   private boolean isInherited(Element element) {
-    return element.getModifiers().contains(Modifier.PROTECTED)
-        && element.getKind() != ElementKind.CONSTRUCTOR
+    return Sight.isSeenBelow(element)
         && element.getEnclosingElement() instanceof TypeElement type
         && program.isOrIsBelow(parent.element(), type);
   }
