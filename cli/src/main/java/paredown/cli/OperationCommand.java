@@ -73,6 +73,13 @@ final class OperationCommand extends ChangeCommand {
   }
 
   @Override
+  int run() throws InterruptedException {
+    // Nothing of the project is read for a command that says too little.
+    given().requireSubject();
+    return super.run();
+  }
+
+  @Override
   Preview preview(Session session) {
     return session.preview(given(), refactoring -> answered(session, refactoring));
   }

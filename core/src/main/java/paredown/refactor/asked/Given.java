@@ -63,12 +63,21 @@ public record Given(Operation operation, String subject, Map<String, List<String
    * @throws UnusableRequest where nothing is said that it is done to
    */
   public Refactoring refactoring() {
+    requireSubject();
+    return operation.reader().apply(this);
+  }
+
+  /**
+   * Requires that something is said that it is done to.
+   *
+   * @throws UnusableRequest where nothing is
+   */
+  public void requireSubject() {
     if (subject == null || subject.isBlank()) {
       throw new UnusableRequest(
           "pare %s needs %s.".formatted(operation.words(), operation.label()),
           "For example: %s".formatted(operation.example()));
     }
-    return operation.reader().apply(this);
   }
 
   /** Whether an option was said. */
