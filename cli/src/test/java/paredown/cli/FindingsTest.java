@@ -73,9 +73,9 @@ class FindingsTest extends FerryWithAnEnviousMethod {
     ferry.with(
         "src/ferry/Pilot.java",
         "package ferry; public class Pilot { int a; public Pilot(int a, int b, int c, int d,"
-            + " int e) { this.a = a + b + c + d + e; } int a() { return a * 2; } }");
+            + " int e, int f) { this.a = a + b + c + d + e + f; } int a() { return a * 2; } }");
     String out = survey().exits(0).out();
-    assertTrue(out.contains("a constructor of 5 parameters (slight)"), out);
+    assertTrue(out.contains("a constructor of 6 parameters (slight)"), out);
     assertTrue(out.contains("Next: pare why "), out);
   }
 

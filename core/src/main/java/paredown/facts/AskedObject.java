@@ -5,19 +5,28 @@ import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LambdaExpressionTree;
 import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.util.TreePathScanner;
+import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.lang.model.element.Element;
 import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 
-/** Finds the one object that a condition asks, if it asks one only. */
+/**
+ * Finds the one object that a condition asks, if it asks one only. One that is asked several things
+ * may be asked them with a value or two that only the place knows.
+ */
 final class AskedObject extends TreePathScanner<Void, Void> {
+  private static final int OTHERS = 2;
+
   private final DeclaredTypes own;
   private final Set<String> members = new TreeSet<>();
   private final Set<String> roots = new TreeSet<>();
+  private final Set<String> others = new LinkedHashSet<>();
   private String type = "";
   private boolean mixed;
 
@@ -26,13 +35,32 @@ final class AskedObject extends TreePathScanner<Void, Void> {
   }
 
   boolean isOne() {
-    return !mixed && roots.size() == 1 && !members.isEmpty();
+    return !mixed
+        && roots.size() == 1
+        && !members.isEmpty()
+        && (others.isEmpty() || members.size() > 1 && others.size() <= OTHERS);
   }
 
   Question question(ExpressionTree tree, int line) {
     String root = roots.iterator().next();
-    String text = tree.toString().replaceAll("(?<![.\\w])" + root + "\\b", "it");
-    return new Question(type, text, members, line);
+    String text = named(tree.toString(), root, "it");
+    return new Question(
+        type, text, QuestionForm.of(tree, part -> placed(part, root)), members, line);
+  }
+
+  /** The other values by their order, whatever they are called. */
+  private String placed(String part, String root) {
+    String placed = named(part, root, "it");
+    int i = 0;
+    for (String other : others) {
+      placed = named(placed, other, "$" + i++);
+    }
+    return placed;
+  }
+
+  private static String named(String text, String name, String instead) {
+    return text.replaceAll(
+        "(?<![.\\w])" + Pattern.quote(name) + "\\b", Matcher.quoteReplacement(instead));
   }
 
   @Override
@@ -53,8 +81,12 @@ final class AskedObject extends TreePathScanner<Void, Void> {
             && element != null
             && (BodyScan.isLocal(element) || element.getKind() == ElementKind.FIELD)
             && !tree.getName().contentEquals("this");
-    mixed |= !constant && !asked;
-    if (asked && !constant) {
+    boolean selected = getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree;
+    boolean other = !constant && !selected && BodyScan.isLocal(element);
+    mixed |= !constant && !asked && !other;
+    if (other) {
+      others.add(tree.getName().toString());
+    } else if (asked && !constant) {
       roots.add(tree.getName().toString());
     }
     return null;

@@ -7,9 +7,11 @@ import java.util.Set;
  *
  * @param type the class that is asked
  * @param text the condition, with {@code it} for the object
+ * @param form the same for a condition that asks the same, or the opposite, of an object of another
+ *     name, with other values of other names
  * @param members what of it is asked, fields by name and methods by signature
  */
-public record Question(String type, String text, Set<String> members, int line) {
+public record Question(String type, String text, String form, Set<String> members, int line) {
   public Question {
     members = Ordered.copy(members);
   }

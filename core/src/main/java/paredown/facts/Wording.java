@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import paredown.text.SourceText;
 import paredown.text.Token;
 import paredown.text.TokenKind;
@@ -17,6 +18,9 @@ import paredown.text.TokenKind;
  * @param names how many of them name members and types of any class
  */
 public record Wording(long hash, int words, int names) {
+  /** How constants are named; a constant stands for what another place says as a literal. */
+  private static final Pattern CONSTANT = Pattern.compile("\\p{Lu}[\\p{Lu}\\d_]+");
+
   /** A statement that says nothing. */
   public static final Wording NONE = new Wording(0, 0, 0);
 
@@ -46,13 +50,19 @@ public record Wording(long hash, int words, int names) {
         names += variable || type ? 0 : 1;
         words++;
         text = type ? "T" + order.computeIfAbsent(text, each -> order.size()) : text;
-        text = variable ? "$" + order.computeIfAbsent(text, each -> order.size()) : text;
+        text = variable ? variable(text, order) : text;
       } else if (token.kind() == TokenKind.KEYWORD) {
         words++;
       }
       hash = hash * 1_000_003 + text.hashCode();
     }
     return new Wording(hash, words, names);
+  }
+
+  private static String variable(String name, Map<String, Integer> order) {
+    return CONSTANT.matcher(name).matches()
+        ? "#"
+        : "$" + order.computeIfAbsent(name, each -> order.size());
   }
 
   /** Whether a name is that of a type in front of what it declares: {@code Berth berth}. */

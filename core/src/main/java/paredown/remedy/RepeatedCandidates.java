@@ -120,7 +120,7 @@ record RepeatedCandidates(
         : extract;
   }
 
-  /** The word that the methods share which say the same, or a name after one of them. */
+  /** What the names of the methods share which say the same, or a name after one of them. */
   private String sharedName(RepeatedRun run) {
     List<String> methods =
         finding.evidence().rows().stream()
@@ -129,6 +129,7 @@ record RepeatedCandidates(
             .distinct()
             .toList();
     return NameWords.shared(methods)
+        .or(() -> NameWords.leading(methods))
         .map(word -> run.onlyChecks() ? "check" + NameWords.capitalised(word) : word)
         .filter(word -> methods.size() > 1 && SourceVersion.isName(word))
         .filter(word -> type.methods().stream().noneMatch(each -> each.name().equals(word)))

@@ -17,6 +17,9 @@ public final class FirstScreen {
   /** A screen of fewer findings has room for weaker ones. */
   private static final int FEW = 3;
 
+  /** What weighs less is no more than usual, unless it is small by nature. */
+  private static final int SLIGHT = 20;
+
   private FirstScreen() {}
 
   /**
@@ -44,6 +47,7 @@ public final class FirstScreen {
     Set<String> seen = new HashSet<>();
     shown.forEach(finding -> seen.add(kind(finding)));
     return all.stream()
+        .filter(finding -> finding.weight() >= SLIGHT || finding.smell().isSmaller())
         .filter(finding -> seen.add(kind(finding)))
         .limit(Math.max(0, FEW - shown.size()))
         .toList();

@@ -67,6 +67,26 @@ public final class NameWords {
         .map(Map.Entry::getKey);
   }
 
+  /** The words that all names begin with, as a name; empty where they say nothing alone. */
+  public static Optional<String> leading(List<String> names) {
+    List<String> first = of(names.get(0));
+    int length = first.size();
+    for (String name : names) {
+      List<String> words = of(name);
+      int same = 0;
+      while (same < Math.min(length, words.size()) && words.get(same).equals(first.get(same))) {
+        same++;
+      }
+      length = same;
+    }
+    List<String> words = first.subList(0, length);
+    return EMPTY_WORDS.containsAll(words)
+        ? Optional.empty()
+        : Optional.of(
+            words.get(0)
+                + words.stream().skip(1).map(NameWords::capitalised).collect(Collectors.joining()));
+  }
+
   /**
    * The word that tells some names from others: it stands in the most of them, and in hardly any of
    * the others.

@@ -113,6 +113,57 @@ class ClumpsTest {
   }
 
   @Test
+  void leavesWhatOneClassIsElsewhereAlone() {
+    String berth =
+        """
+        public class Berth {
+          private final int depth, length;
+          private final String name;
+          Berth(int depth, int length, String name) { this.depth = depth; this.length = length; this.name = name; }
+          int depth() { return depth; }
+          int length() { return length; }
+          String name() { return name; }
+        }
+        """;
+    String sent = "public class Sent { int depth, length; String name; }";
+    String maps =
+        """
+        public class Maps {
+          Sent sent(Berth b) { Sent s = new Sent(); s.depth = b.depth(); s.length = b.length(); %s return s; }
+        }
+        """;
+    assertEquals(
+        List.of(),
+        Found.in(folder, berth, sent, maps.formatted("s.name = b.name();")).of(Form.TWINS));
+    assertEquals(
+        1, Found.in(folder.resolve("part"), berth, sent, maps.formatted("")).of(Form.TWINS).size());
+  }
+
+  @Test
+  void takesTheLinksOfAListForNoThing() {
+    String queue =
+        """
+        import java.util.*;
+        public class Queue {
+          private static class %s { Link before, behind; }
+          static class Link {}
+          private final Map<String, Link> links = new HashMap<>();
+          private Link first, last;
+          private int asked, missed, limit;
+          void put(String name, Link link) { links.put(name, link); if (first == null) first = link; last = link; }
+          void drop(String name) { if (links.remove(name) == first) first = last; }
+          void clear() { links.clear(); first = null; last = null; }
+          int asked() { asked++; return missed++ * limit; }
+        }
+        """;
+    assertEquals(List.of(), Found.in(folder, queue.formatted("Pair")).of(Form.FIELDS));
+    String elsewhere = queue.formatted("Pair").replace("static class Link {}", "");
+    assertEquals(
+        List.of("Queue: links, first and last are always used together"),
+        Found.in(folder.resolve("two"), elsewhere, "public class Link {}").of(Form.FIELDS));
+  }
+
+  @Test
   void findsConstructorsThatAreTooLongOrGrow() {
     assertEquals(
         List.of("Berth: a constructor of 5 parameters"),

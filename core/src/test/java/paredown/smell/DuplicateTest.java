@@ -112,6 +112,35 @@ class DuplicateTest {
   }
 
   @Test
+  void findsWhatSaysAConstantWhereTheOtherHasALiteralAndNamesLittle() {
+    String ask =
+        """
+        public class %s {
+          private static final int TRIES = 4;
+          private int failures;
+          String ask(String zone) {
+            for (int attempt = 1; attempt <= %s; attempt++) {
+              try {
+                String answer = send("TIDE " + zone);
+                if (answer != null) {
+                  return answer.trim();
+                }
+              } catch (IllegalStateException e) {
+                failures++;
+              }
+            }
+            return "none";
+          }
+          private String send(String text) { return failures > 3 ? text : null; }
+        }
+        """;
+    assertEquals(
+        List.of("Buoy: 11 lines stand in Radio, too"),
+        Found.in(folder, ask.formatted("Buoy", "3"), ask.formatted("Radio", "TRIES"))
+            .of(Form.REPEATED));
+  }
+
+  @Test
   void weighsMoreWhereItStandsMoreOften() {
     int twice = Found.in(folder, board("")).one(Form.REPEATED).weight();
     String third =

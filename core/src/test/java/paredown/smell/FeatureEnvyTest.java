@@ -282,6 +282,18 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void takesTheOppositeWithValuesOfOtherNamesForTheSameQuestion() {
+    String ask = "public class %s { int n; int x(Berth %s, int %s) { return %s ? n : 1; } }";
+    String one = ask.formatted("One", "b", "deep", "b.closed() || b.depth() < deep");
+    String two = ask.formatted("Two", "at", "least", "!at.closed() && at.depth() >= least");
+    assertEquals(
+        List.of("Berth: 2 methods ask it: it.closed() || it.depth() < deep"),
+        Found.in(folder, BERTH, two, one).of(Form.QUESTION));
+    String other = ask.formatted("Two", "at", "least", "!at.closed() && at.depth() > least");
+    assertEquals(List.of(), Found.in(folder.resolve("two"), BERTH, one, other).of(Form.QUESTION));
+  }
+
+  @Test
   void takesAPredicateThatTheObjectAnswersForNoQuestionOfThatKind() {
     String ask = "public class %s { int n; int x(Berth b) { return b.closed() ? n : 1; } }";
     Found found =

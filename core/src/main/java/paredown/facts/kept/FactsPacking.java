@@ -112,7 +112,12 @@ final class FactsPacking {
   private void traits(Traits traits) {
     out.all(
         traits.questions(),
-        each -> out.text(each.type()).text(each.text()).texts(each.members()).number(each.line()));
+        each ->
+            out.text(each.type())
+                .text(each.text())
+                .text(each.form())
+                .texts(each.members())
+                .number(each.line()));
     out.all(
         traits.chains(),
         each -> out.all(each.links(), this::use).text(each.text()).number(each.line()));

@@ -53,10 +53,16 @@ public record GivenField(
    * The fields that are given, in the order of the text.
    *
    * @param all whether every field of the object is given; else only those in which twins differ
+   * @param constants where the part names constants that are given as literals are
    * @param taken the names that are taken; those of the parameters come to them
    */
   static List<GivenField> of(
-      UnitTrees trees, Part part, List<Twin> twins, boolean all, Set<String> taken) {
+      UnitTrees trees,
+      Part part,
+      List<Twin> twins,
+      boolean all,
+      Set<Integer> constants,
+      Set<String> taken) {
     List<GivenField> found = new ArrayList<>();
     FieldNames names = FieldNames.in(trees, part);
     Map<Twin, FieldNames> there = new IdentityHashMap<>();
@@ -64,6 +70,9 @@ public record GivenField(
     for (Map.Entry<VariableElement, List<TreePath>> each : names.all().entrySet()) {
       VariableElement field = each.getKey();
       List<Place> places = each.getValue().stream().map(path -> Place.of(trees, path)).toList();
+      if (places.stream().anyMatch(place -> constants.contains(place.name()))) {
+        continue;
+      }
       Set<String> others = new TreeSet<>();
       Set<String> assumed = new TreeSet<>();
       for (Twin twin : twins) {
@@ -102,7 +111,10 @@ public record GivenField(
     FieldNames there = FieldNames.in(twin);
     for (Token token : trees.source().tokens(part.start(), part.end())) {
       Token own = twin.literals().get(token.start());
-      if (own == null || !token.isIdentifier() || !differs(trees, token, twin, own)) {
+      if (own == null
+          || !token.isIdentifier()
+          || own.isLiteral()
+          || !differs(trees, token, twin, own)) {
         continue;
       }
       VariableElement one = here.at(token.start()).orElse(null);

@@ -1,6 +1,7 @@
 package paredown.refactor.alike;
 
 import com.sun.source.tree.CaseTree;
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.tree.LiteralTree;
 import com.sun.source.util.TreePath;
 import com.sun.source.util.TreePathScanner;
@@ -12,6 +13,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import javax.lang.model.element.Modifier;
+import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
@@ -19,11 +23,13 @@ import paredown.edit.Replacement;
 import paredown.edit.Written;
 import paredown.program.Program;
 import paredown.refactor.code.Part;
+import paredown.refactor.code.TokenMeaning;
 import paredown.refactor.code.UnitTrees;
 import paredown.text.Token;
 
 /**
- * A literal that is another in a twin, so that the new method takes it as a parameter.
+ * A literal that is another in a twin, or a constant there, so that the new method takes it as a
+ * parameter; and the other way round.
  *
  * @param places where it stands in the part; several where each twin has one other in all of them
  * @param name of the parameter
@@ -47,11 +53,12 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
    */
   static List<GivenLiteral> of(
       UnitTrees trees, Part part, List<Twin> twins, Set<Integer> given, Set<String> words) {
-    Map<Integer, TreePath> known = literals(trees, part);
+    Map<Integer, TreePath> known = values(trees, part);
     List<Token> literals = DifferingLiterals.in(trees, part);
+    Set<Integer> constants = constants(trees, part, twins);
     Map<List<String>, List<Token>> alike = new LinkedHashMap<>();
-    for (Token token : literals) {
-      boolean wanted = given.contains(literals.indexOf(token));
+    for (Token token : trees.source().tokens(part.start(), part.end())) {
+      boolean wanted = given.contains(literals.indexOf(token)) || constants.contains(token.start());
       if (wanted || twins.stream().anyMatch(each -> differs(trees, token, each))) {
         List<String> said = wanted ? List.of("" + token.start()) : said(trees, token, twins);
         alike.computeIfAbsent(said, each -> new ArrayList<>()).add(token);
@@ -64,6 +71,28 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
       found.add(new GivenLiteral(places, type, name(trees, literal, type, words)));
     }
     return found;
+  }
+
+  /** Where a part names the constants for which one of its twins has a literal somewhere. */
+  static Set<Integer> constants(UnitTrees trees, Part part, List<Twin> twins) {
+    List<Token> names =
+        trees.source().tokens(part.start(), part.end()).stream()
+            .filter(Token::isIdentifier)
+            .toList();
+    Set<String> mixed =
+        names.stream()
+            .filter(name -> twins.stream().anyMatch(twin -> isLiteral(twin, name)))
+            .map(name -> TokenMeaning.of(trees, name))
+            .collect(Collectors.toSet());
+    return names.stream()
+        .filter(name -> !mixed.isEmpty() && mixed.contains(TokenMeaning.of(trees, name)))
+        .map(Token::start)
+        .collect(Collectors.toSet());
+  }
+
+  private static boolean isLiteral(Twin twin, Token token) {
+    Token own = twin.literals().get(token.start());
+    return own != null && own.isLiteral();
   }
 
   /** What a literal says in the part, and in each of its twins. */
@@ -79,13 +108,15 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
 
   private static boolean differs(UnitTrees trees, Token token, Twin twin) {
     Token own = twin.literals().get(token.start());
-    return own != null && token.isLiteral() && !text(twin.trees(), own).equals(text(trees, token));
+    return own != null
+        && (token.isLiteral() || own.isLiteral())
+        && !text(twin.trees(), own).equals(text(trees, token));
   }
 
   /** Whether a twin's literals can be given where the part has others. */
   public static boolean fit(UnitTrees trees, Part part, Twin twin) {
-    Map<Integer, TreePath> known = literals(trees, part);
-    Map<Integer, TreePath> own = literals(twin.trees(), twin.part());
+    Map<Integer, TreePath> known = values(trees, part);
+    Map<Integer, TreePath> own = values(twin.trees(), twin.part());
     Set<List<String>> differing = new HashSet<>();
     for (Token token : trees.source().tokens(part.start(), part.end())) {
       if (!differs(trees, token, twin)) {
@@ -97,7 +128,7 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
       boolean alike =
           one != null
               && other != null
-              && one.getLeaf().getKind() == other.getLeaf().getKind()
+              && isOneKind(trees.program(), one, other)
               && !(one.getParentPath().getLeaf() instanceof CaseTree);
       if (!alike) {
         return false;
@@ -106,7 +137,14 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
     return differing.size() <= most(trees, part);
   }
 
-  private static Map<Integer, TreePath> literals(UnitTrees trees, Part part) {
+  private static boolean isOneKind(Program program, TreePath one, TreePath other) {
+    return one.getLeaf() instanceof LiteralTree && other.getLeaf() instanceof LiteralTree
+        ? one.getLeaf().getKind() == other.getLeaf().getKind()
+        : program.types().isSameType(type(program, one), type(program, other));
+  }
+
+  /** The literals and the constants that a part names alone. */
+  private static Map<Integer, TreePath> values(UnitTrees trees, Part part) {
     Map<Integer, TreePath> found = new HashMap<>();
     var scanner =
         new TreePathScanner<Void, Void>() {
@@ -115,12 +153,25 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
             found.put(trees.start(tree), getCurrentPath());
             return null;
           }
+
+          @Override
+          public Void visitIdentifier(IdentifierTree tree, Void unused) {
+            if (trees.element(getCurrentPath()) instanceof VariableElement constant
+                && constant.getModifiers().contains(Modifier.STATIC)
+                && constant.getConstantValue() != null) {
+              found.put(trees.start(tree), getCurrentPath());
+            }
+            return null;
+          }
         };
     part.trees().forEach(each -> scanner.scan(each, null));
     return found;
   }
 
   private static TypeMirror type(Program program, TreePath literal) {
+    if (literal.getLeaf() instanceof IdentifierTree) {
+      return program.trees().getElement(literal).asType();
+    }
     Object value = ((LiteralTree) literal.getLeaf()).getValue();
     if (value instanceof String) {
       return program.elements().getTypeElement("java.lang.String").asType();

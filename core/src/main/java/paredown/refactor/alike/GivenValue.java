@@ -32,7 +32,8 @@ public sealed interface GivenValue permits GivenLiteral, GivenField {
             .map(token -> source.slice(token.start(), token.end()))
             .collect(Collectors.toCollection(TreeSet::new));
     List<GivenValue> values = new ArrayList<>();
-    values.addAll(GivenField.of(trees, part, twins, fields, words));
+    Set<Integer> constants = GivenLiteral.constants(trees, part, twins);
+    values.addAll(GivenField.of(trees, part, twins, fields, constants, words));
     values.addAll(GivenLiteral.of(trees, part, twins, literals, words));
     values.sort(Comparator.comparingInt(GivenValue::start));
     return values;

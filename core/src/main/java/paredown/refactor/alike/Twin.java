@@ -1,5 +1,6 @@
 package paredown.refactor.alike;
 
+import com.sun.source.tree.Tree;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -16,15 +17,14 @@ import paredown.text.Token;
 
 /**
  * A twin is a part that says the same as another, but for the names of its variables, for literals
- * and for the fields that it reads.
+ * and constants, and for the fields that it reads.
  *
  * @param trees of its file
  * @param part itself
  * @param variables the keys of the other's variables and fields, each with the key of its own
  * @param shared the keys of its own variables that stand for several of the other's
  * @param literals where the other has its literals and fields, and its own in their places
- * @param denied whether it says the opposite: {@code !=} where the other says {@code ==}, or the
- *     other way round
+ * @param denied whether it says the opposite, {@code !=} where the other says {@code ==}
  */
 public record Twin(
     UnitTrees trees,
@@ -38,29 +38,62 @@ public record Twin(
    * A part as the twin of another, whose file may be another; empty where it says another thing.
    */
   static Optional<Twin> of(UnitTrees others, Part other, UnitTrees trees, Part part) {
-    List<Token> first = tokens(others, other);
-    List<Token> second = tokens(trees, part);
-    int sign = Opposite.sign(others, other, trees, part);
-    Twin twin =
-        new Twin(
-            trees, part, new LinkedHashMap<>(), new HashSet<>(), new LinkedHashMap<>(), sign >= 0);
-    Map<String, String> back = new HashMap<>();
-    boolean alike = first.size() == second.size();
-    for (int i = 0; alike && i < first.size(); i++) {
-      alike = first.get(i).start() == sign || twin.match(others, first.get(i), second.get(i), back);
+    Search straight = new Search(others, new Twin(trees, part, false));
+    if (straight.areAlike(other.start(), other.end(), part.start(), part.end())) {
+      return Optional.of(straight.twin);
     }
-    return alike ? Optional.of(twin) : Optional.empty();
+    boolean turned =
+        part.isExpression()
+            && other.isExpression()
+            && Opposite.mayBe(other.first().getLeaf(), part.first().getLeaf());
+    Search search = new Search(others, new Twin(trees, part, true));
+    return turned && new Opposite(others, trees, search::areAlike).says(other.first(), part.first())
+        ? Optional.of(search.twin)
+        : Optional.empty();
+  }
+
+  private Twin(UnitTrees trees, Part part, boolean denied) {
+    this(trees, part, new LinkedHashMap<>(), new HashSet<>(), new LinkedHashMap<>(), denied);
+  }
+
+  /** What is known so far of a twin of a part. */
+  private static final class Search {
+    private final UnitTrees others;
+    private final Twin twin;
+
+    /** The keys of the twin's variables, each with the key of the other's. */
+    private final Map<String, String> back = new HashMap<>();
+
+    Search(UnitTrees others, Twin twin) {
+      this.others = others;
+      this.twin = twin;
+    }
+
+    private boolean areAlike(Tree there, Tree here) {
+      return areAlike(
+          others.start(there), others.end(there), twin.trees.start(here), twin.trees.end(here));
+    }
+
+    private boolean areAlike(int start, int end, int ownStart, int ownEnd) {
+      List<Token> first = tokens(others, start, end);
+      List<Token> second = tokens(twin.trees, ownStart, ownEnd);
+      boolean alike = first.size() == second.size();
+      for (int i = 0; alike && i < first.size(); i++) {
+        alike = twin.match(others, first.get(i), second.get(i), back);
+      }
+      return alike;
+    }
   }
 
   private boolean match(UnitTrees others, Token one, Token own, Map<String, String> back) {
     String there = others.source().slice(one.start(), one.end());
     String here = trees.source().slice(own.start(), own.end());
+    if (one.isLiteral() || own.isLiteral()) {
+      literals.put(one.start(), own);
+      return one.kind() == own.kind() || isField(others, one) || isField(trees, own);
+    }
     if (one.kind() != own.kind()) {
       return false;
-    }
-    if (one.isLiteral()) {
-      literals.put(one.start(), own);
-      return true;
     }
     String key = TokenMeaning.of(others, one);
     String ownKey = TokenMeaning.of(trees, own);
@@ -83,8 +116,13 @@ public record Twin(
     return known;
   }
 
-  private static List<Token> tokens(UnitTrees trees, Part part) {
-    return trees.source().tokens(part.start(), part.end()).stream()
+  /** Whether a name could stand for a literal. */
+  private static boolean isField(UnitTrees trees, Token token) {
+    return TokenMeaning.of(trees, token).startsWith("field ");
+  }
+
+  private static List<Token> tokens(UnitTrees trees, int start, int end) {
+    return trees.source().tokens(start, end).stream()
         .filter(token -> !token.kind().isComment())
         .toList();
   }

@@ -1,6 +1,7 @@
 package paredown.smell.detector;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -91,7 +92,7 @@ public final class FieldClumps implements Detector {
             .map(part -> withoutLoners(part, fieldsOf))
             .filter(part -> part.size() >= limits.clumpFields() && isPart(part, names, fieldsOf))
             .filter(part -> users(part, fieldsOf).size() >= limits.clumpMethods())
-            .filter(part -> isOneThing(part, fieldsOf))
+            .filter(part -> isOneThing(part, fieldsOf) && !isOwnStructure(type, part))
             .map(part -> finding(type, part, fieldsOf, limits))
             .sorted(Comparator.comparing(Finding::id))
             .toList();
@@ -101,6 +102,16 @@ public final class FieldClumps implements Detector {
   private static boolean isOneThing(Set<String> part, Map<String, Set<String>> fieldsOf) {
     return NameWords.shared(List.copyOf(part)).isPresent()
         || fieldsOf.values().stream().anyMatch(part::containsAll);
+  }
+
+  /** Whether all are made of a class within the type: the links of its list, or of its tree. */
+  private static boolean isOwnStructure(TypeFact type, Set<String> part) {
+    return part.stream()
+        .map(name -> type.field(name).orElseThrow().type())
+        .allMatch(
+            written ->
+                Arrays.stream(written.split("\\W+"))
+                    .anyMatch(word -> type.mentions().contains(type.name() + "." + word)));
   }
 
   /** Half of a class at most, or two thirds where each other field has a life without them. */

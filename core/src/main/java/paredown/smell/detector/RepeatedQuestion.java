@@ -27,7 +27,7 @@ import paredown.smell.Smell;
  */
 public final class RepeatedQuestion implements Detector {
 
-  private record Asked(String type, String text) {}
+  private record Asked(String type, String form) {}
 
   private record Place(TypeFact type, MethodFact method, Question question) {}
 
@@ -41,7 +41,7 @@ public final class RepeatedQuestion implements Detector {
           if (asked != null && counts(type, asked, question)) {
             places
                 .computeIfAbsent(
-                    new Asked(asked.name(), positive(question.text())), a -> new ArrayList<>())
+                    new Asked(asked.name(), question.form()), each -> new ArrayList<>())
                 .add(new Place(type, method, question));
           }
         }
@@ -50,11 +50,6 @@ public final class RepeatedQuestion implements Detector {
     return places.entrySet().stream()
         .filter(entry -> methods(entry.getValue()) >= needed(entry.getValue(), grounds.limits()))
         .map(entry -> finding(entry.getKey(), entry.getValue(), grounds));
-  }
-
-  /** A comparison for difference asks what one for equality asks. */
-  private static String positive(String text) {
-    return text.matches("[^&|?]* != [^&|?]*") ? text.replace(" != ", " == ") : text;
   }
 
   private static boolean counts(TypeFact type, TypeFact asked, Question question) {
@@ -85,10 +80,11 @@ public final class RepeatedQuestion implements Detector {
 
   private static Finding finding(Asked asked, List<Place> places, Grounds grounds) {
     TypeFact type = grounds.types().get(asked.type());
-    // Who asks it just so comes first; where nobody does, all ask for the opposite. Of these, what
-    // is open to all comes first, as it could give the question to all.
+    // Who asks with the fewest denials comes first. Of these, what is open to all comes first, as
+    // it
+    // could give the question to all.
     places.sort(
-        Comparator.comparing((Place place) -> !place.question().text().equals(asked.text()))
+        Comparator.comparing((Place place) -> denials(place.question().text()))
             .thenComparing(place -> !place.type().isPublic()));
     String text = places.get(0).question().text();
     List<String> members = places.get(0).question().members().stream().sorted().toList();
@@ -130,6 +126,10 @@ public final class RepeatedQuestion implements Detector {
         "%d methods of other classes ask a %s: %s"
             .formatted(methods, Finding.shortName(type.name()), text),
         Evidence.of(figures, "It is asked here:", rows));
+  }
+
+  private static long denials(String text) {
+    return text.chars().filter(sign -> sign == '!').count();
   }
 
   /** 15, and more for every method that asks and every datum that is asked: up to 30 and 20. */

@@ -22,6 +22,11 @@ record Run(Row row, int first, int last) {
   private static final int RUN_NAMES = 4;
   private static final int RUN_STATEMENTS = 3;
 
+  /** Of so many words a run says enough, though it names few members and types. */
+  private static final int LONG = 25;
+
+  private static final int LONG_NAMES = 2;
+
   Span begin() {
     return row.spans().get(first);
   }
@@ -91,7 +96,7 @@ record Run(Row row, int first, int last) {
     int names = all.stream().mapToInt(span -> span.wording().names()).sum();
     int statements = row.statements().subList(first, last + 1).stream().mapToInt(i -> i).sum();
     return (words() >= RUN_WORDS && statements >= RUN_STATEMENTS || isBody())
-        && (names >= RUN_NAMES || kin)
+        && (names >= RUN_NAMES || words() >= LONG && names >= LONG_NAMES || kin)
         && !isOneKind(within);
   }
 }

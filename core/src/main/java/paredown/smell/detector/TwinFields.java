@@ -6,9 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import paredown.facts.FieldFact;
+import paredown.facts.MethodFact;
 import paredown.facts.TypeFact;
+import paredown.measure.ForeignData;
 import paredown.smell.ClosedSets;
 import paredown.smell.Detector;
 import paredown.smell.Evidence;
@@ -16,13 +19,15 @@ import paredown.smell.Finding;
 import paredown.smell.Form;
 import paredown.smell.Grounds;
 import paredown.smell.Limits;
+import paredown.smell.Owned;
 import paredown.smell.Smell;
 import paredown.smell.Values;
 import paredown.text.Listed;
 
 /**
  * Twin fields are fields of the same names and types that several classes hold, none of which is
- * above another or beside it below a third.
+ * above another or beside it below a third. Of two classes of which some method makes the one out
+ * of the other, field by field, one is what the other looks like elsewhere: they are none.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Only fields that hold values count: objects that work
  * together are given to each other without being one thing.
@@ -48,6 +53,7 @@ public final class TwinFields implements Detector {
     }
     return ClosedSets.of(fields, limits.clumpFields(), CLASSES).stream()
         .filter(closed -> unrelated(closed.places()))
+        .filter(closed -> !areMapped(closed, grounds))
         .map(closed -> finding(closed, limits));
   }
 
@@ -64,6 +70,37 @@ public final class TwinFields implements Detector {
                 && !types.get(0).superclass().isEmpty();
     boolean builds = types.stream().anyMatch(type -> type.simpleName().endsWith("Builder"));
     return files >= CLASSES && !kin && !builds;
+  }
+
+  /** Whether some method makes the one of two classes of the other, field by field, on purpose. */
+  private static boolean areMapped(ClosedSets.Closed<TypeFact> twins, Grounds grounds) {
+    List<TypeFact> types = twins.places();
+    return types.size() == CLASSES
+        && grounds
+            .methods()
+            .map(Owned::method)
+            .anyMatch(
+                method ->
+                    maps(method, types.get(0), types.get(1), twins.items())
+                        || maps(method, types.get(1), types.get(0), twins.items()));
+  }
+
+  private static boolean maps(MethodFact method, TypeFact from, TypeFact to, Set<String> items) {
+    return touches(method, from, items)
+        && (touches(method, to, items) || method.uses().stream().anyMatch(use -> makes(use, to)));
+  }
+
+  private static boolean makes(MethodFact.MemberUse use, TypeFact type) {
+    return use.kind() == MethodFact.MemberUse.Kind.CREATE && use.type().equals(type.name());
+  }
+
+  private static boolean touches(MethodFact method, TypeFact type, Set<String> items) {
+    Set<String> touched =
+        method.uses().stream()
+            .filter(use -> use.type().equals(type.name()))
+            .map(use -> ForeignData.field(type, use))
+            .collect(Collectors.toSet());
+    return items.stream().allMatch(item -> touched.contains(item.replaceAll(".* ", "")));
   }
 
   private static Finding finding(ClosedSets.Closed<TypeFact> twins, Limits limits) {
