@@ -45,6 +45,9 @@ import picocli.CommandLine.Option;
       "build; later runs do not, until a build file changes."
     })
 final class SurveyCommand extends PareCommand {
+  /** Of so many classes it is said how near they come to the limits. */
+  private static final int SOME = 2;
+
   @Option(
       names = "--only",
       paramLabel = "SMELL",
@@ -140,12 +143,22 @@ final class SurveyCommand extends PareCommand {
 
   private String answer(Format format, Session session, Survey survey, long smaller) {
     return switch (format) {
-      case TEXT -> new SurveyText(terminal(), here()).of(survey, shown(survey), smaller);
+      case TEXT ->
+          new SurveyText(terminal(), here()).of(survey, shown(survey), smaller, asked(survey));
       case JSON -> Json.text(SurveyJson.of(survey));
       case SARIF -> SurveySarif.of(survey, session.accepted());
       case MARKDOWN -> SurveyMarkdown.of(survey, shown(survey));
       case HTML -> new SurveyPage(session, survey).html(SurveyText.lookedAt(survey), shown(survey));
     };
+  }
+
+  /** The classes that are asked about, where it is no package. */
+  private List<TypeFact> asked(Survey survey) {
+    List<TypeFact> named =
+        survey.facts().types().stream()
+            .filter(type -> in != null && ("." + type.name()).endsWith("." + in))
+            .toList();
+    return named.size() > SOME ? List.of() : named;
   }
 
   private static Set<Finding> further(Survey strict, Survey placed) {

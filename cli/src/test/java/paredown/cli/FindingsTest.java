@@ -31,6 +31,40 @@ class FindingsTest extends FerryWithAnEnviousMethod {
   }
 
   @Test
+  void tellsOfAClassHowNearItComesToTheLimits() throws IOException {
+    ferry.with(
+        "src/ferry/Crane.java",
+        """
+        package ferry;
+        public class Crane {
+          private final int reach;
+          public Crane(int reach, int load) { this.reach = reach * load; }
+          public int free(Berth berth) { return berth.depth() > reach ? 0 : reach; }
+        }
+        """);
+    Ran ran = Ran.pare(folder, "survey", "--in", "Crane").exits(0);
+    assertTrue(
+        ran.out()
+            .contains(
+                """
+                Nothing stands out.
+
+                How near Crane comes to the limits:
+                  value  limit
+                      3     47  god class     ways through all its methods
+                      1      5  god class     values of other classes that it uses
+                      2      4  data clump    parameters of its longest constructor
+                      1      3  feature envy  values of Berth that free uses, beside 1 of its own
+                      1     60  long method   lines of its longest constructor
+
+                Next: pare survey
+                """),
+        ran.out());
+    String all = Ran.pare(folder, "survey", "--in", "ferry").exits(0).out();
+    assertFalse(all.contains("How near"), all);
+  }
+
+  @Test
   void aChainOfClassesThatTheCompilerCannotTakeIsSaidAtOnce() throws IOException {
     StringBuilder chain = new StringBuilder("package ferry;\nclass Link0 {}\n");
     for (int i = 1; i <= 600; i++) {

@@ -48,6 +48,11 @@ public record Grounds(
     return of(other, history, limits, divisions);
   }
 
+  /** The same under other limits. */
+  public Grounds under(Limits others) {
+    return new Grounds(facts, types, clients, packages, history, others, divisions);
+  }
+
   /**
    * The types that are judged: not those in files with errors, whose names mean nobody knows what,
    * nor what is deprecated and so on its way out, nor what a generator wrote.

@@ -6,18 +6,24 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import paredown.facts.Facts;
+import paredown.facts.TypeFact;
 import paredown.history.History;
 import paredown.program.CompileError;
 import paredown.session.Survey;
 import paredown.smell.Finding;
 import paredown.smell.FirstScreen;
 import paredown.smell.Smell;
+import paredown.smell.detector.Reading;
 import paredown.text.Counted;
 import paredown.text.Wrapped;
 
 /** A survey as text: at most one screen, worst first. */
 public final class SurveyText {
   private static final int BAR = 10;
+
+  /** The longest name of a smell that has a limit. */
+  private static final int WORDS = 12;
+
   private static final String PARTS = " ▏▎▍▌▋▊▉█";
 
   private final Terminal terminal;
@@ -32,13 +38,15 @@ public final class SurveyText {
    * The findings as lines.
    *
    * @param smaller how many findings of smaller smells were left out
+   * @param asked the classes that were asked about, if no more than a few
    */
-  public String of(Survey survey, List<Finding> shown, long smaller) {
+  public String of(Survey survey, List<Finding> shown, long smaller, List<TypeFact> asked) {
     List<Finding> findings = survey.findings();
     StringBuilder text = new StringBuilder(lookedAt(survey)).append('\n');
     warnings(survey, text);
     if (shown.isEmpty()) {
-      text.append("\nNothing stands out. Its classes look like they know what they are for.\n");
+      text.append("\nNothing stands out.");
+      text.append(asked.isEmpty() ? " Its classes look like they know what they are for.\n" : "\n");
     } else {
       text.append('\n');
       table(shown, findings, text);
@@ -46,15 +54,34 @@ public final class SurveyText {
     int hidden = findings.size() - shown.size();
     text.append(shown.size() < findings.size() ? more(shown, findings) : "");
     text.append(hidden(hidden, smaller)).append(accepted(survey.accepted().size()));
-    text.append("\nNext: ").append(next(shown, hidden + smaller));
+    asked.forEach(type -> text.append(readings(type, survey)));
+    text.append("\nNext: ").append(next(shown, hidden + smaller, asked.isEmpty()));
     return text.append('\n').toString();
   }
 
-  private String next(List<Finding> shown, long hidden) {
+  /** How near a class comes to each limit. */
+  private String readings(TypeFact type, Survey survey) {
+    StringBuilder text = new StringBuilder();
+    text.append("\nHow near %s comes to the limits:\n".formatted(Finding.shortName(type.name())));
+    text.append("  value  limit\n");
+    for (Reading reading : Reading.of(type, survey.grounds())) {
+      String line =
+          "  %5d  %5d  %s  %s"
+              .formatted(
+                  reading.value(),
+                  reading.limit(),
+                  Columns.pad(reading.smell().words(), WORDS),
+                  reading.what());
+      text.append(line).append('\n');
+    }
+    return text.toString();
+  }
+
+  private String next(List<Finding> shown, long hidden, boolean all) {
     if (!shown.isEmpty()) {
       return "pare why " + shown.get(0).id() + here;
     }
-    return hidden == 0 ? "pare --help" : "pare survey --all" + here;
+    return hidden > 0 ? "pare survey --all" + here : all ? "pare --help" : "pare survey" + here;
   }
 
   /** How many strong findings of each smell there are beside those that are shown. */
