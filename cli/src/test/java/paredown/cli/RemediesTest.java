@@ -193,11 +193,11 @@ class RemediesTest extends FerryWithAnEnviousMethod {
         """);
     String why = Ran.pare(folder, "why", id()).exits(0).out();
     assertTrue(why.startsWith("Part of plan(Berth, int) of Pilot"), why);
-    assertTrue(why.contains("extract planBerth, and move it to Berth"), why);
+    assertTrue(why.contains("extract room, and move it to Berth"), why);
     String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
-    Ran.pare(folder, "mend", id, "--name", "room", "--apply").exits(0);
-    assertTrue(ferry.sources().get("src/ferry/Pilot.java").contains("berth.room();"));
-    assertTrue(ferry.sources().get("src/ferry/Berth.java").contains("int room() {"));
+    Ran.pare(folder, "mend", id, "--name", "space", "--apply").exits(0);
+    assertTrue(ferry.sources().get("src/ferry/Pilot.java").contains("berth.space();"));
+    assertTrue(ferry.sources().get("src/ferry/Berth.java").contains("int space() {"));
     assertFalse(survey().exits(0).out().contains("part of plan"));
   }
 
@@ -553,5 +553,99 @@ class RemediesTest extends FerryWithAnEnviousMethod {
     assertTrue(out.contains("+  boolean isHorseBox() {"), out);
     assertTrue(out.contains("+    if (load.isHorseBox() && !late) {"), out);
     assertTrue(out.contains("src/ferry/Quay.java "), out);
+  }
+
+  @Test
+  void bringsWhatDecidesByAKindToTheClassThatHasIt() throws IOException {
+    ferry.with("src/ferry/Tide.java", "package ferry;\n\nenum Tide {\n  EBB, FLOOD, SLACK\n}\n");
+    ferry.with(
+        "src/ferry/Log.java",
+        "package ferry;\n\nclass Log {\n  private Tide tide;\n\n  Tide tide() {\n    return tide;\n  }\n}\n");
+    for (String name : List.of("Desk", "Pier")) {
+      ferry.with(
+          "src/ferry/" + name + ".java",
+          """
+          package ferry;
+
+          class %s {
+            int due%1$s(Log log) {
+              switch (log.tide()) {
+                case EBB:
+                  return 1;
+                case FLOOD:
+                  return 2;
+                default:
+                  return 3;
+              }
+            }
+          }
+          """
+              .formatted(name));
+    }
+    String why = Ran.pare(folder, "why", "kind").exits(0).out();
+    assertTrue(why.contains("move 2 methods to Log\n  Tide: weight"), why);
+    assertTrue(why.contains("-> gone, places elsewhere that decide 2 -> 0"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id).exits(0).out();
+    assertTrue(preview.contains("+  int dueDesk() {\n+    switch (tide()) {"), preview);
+  }
+
+  @Test
+  void takesAParameterThatNothingUsesFromAllWhoHandItOn() throws IOException {
+    ferry.with(
+        "src/ferry/Log.java",
+        """
+        package ferry;
+
+        class Log {
+          private int n;
+
+          void plan(int by, String captain) {
+            n += by;
+            count(by, captain);
+          }
+
+          private void count(int by, String captain) {
+            n -= by * n;
+          }
+
+          private int idle() {
+            return n;
+          }
+        }
+        """);
+    String found = Ran.pare(folder, "survey", "--in", "Log").exits(0).out();
+    String which = found.replaceAll("(?s).*Next: pare why (\\S+)\\R.*", "$1");
+    String why = Ran.pare(folder, "why", which).exits(0).out();
+    assertTrue(why.contains("remove all that nothing uses\n  Log: weight 28 -> gone"), why);
+    assertTrue(why.contains("remove parameter captain of count and plan"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id).exits(0).out();
+    assertTrue(preview.contains("+  void plan(int by) {"), preview);
+    assertTrue(preview.contains("-  private int idle() {"), preview);
+  }
+
+  @Test
+  void makesAMethodOfEachValueThatRepeatedCodeGives() throws IOException {
+    String sums =
+        """
+            int deep = 0;
+            for (int each : all) {
+              deep += each > 9 ? each : Integer.signum(each);
+            }
+            int flat = 1;
+            while (flat < Integer.bitCount(deep)) {
+              flat = Integer.sum(flat, all.length);
+            }
+        """;
+    ferry.with(
+        "src/ferry/Tally.java",
+        "package ferry;\n\nclass Tally {\n  int sum(int[] all) {\n"
+            + sums
+            + "    return deep * flat;\n  }\n\n  String text(int[] all) {\n"
+            + sums
+            + "    return deep + \" of \" + flat;\n  }\n}\n");
+    String why = Ran.pare(folder, "why", "dup").exits(0).out();
+    assertTrue(why.contains("extract methods deep, flat\n  Tally: weight"), why);
   }
 }

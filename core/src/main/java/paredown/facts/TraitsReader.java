@@ -109,12 +109,13 @@ final class TraitsReader {
     code(new TreePath(atOther, other), one);
   }
 
-  /** Takes down a code: a constant number or text of a class of the project, but no sign. */
+  /**
+   * Takes down a code: a constant number or text of a class of the project, but no sign, or a
+   * constant of an enum.
+   */
   private void code(TreePath at, ExpressionTree what) {
     if (own.element(at) instanceof VariableElement constant
-        && constant.getModifiers().contains(Modifier.STATIC)
-        && constant.getConstantValue() != null
-        && !(constant.getConstantValue() instanceof Character)
+        && (isCode(constant) || constant.getKind() == ElementKind.ENUM_CONSTANT)
         && own.holds(constant.getEnclosingElement())) {
       Compared with =
           new Compared(own.name((TypeElement) constant.getEnclosingElement()), what.toString());
@@ -123,6 +124,12 @@ final class TraitsReader {
           .add(constant.getSimpleName().toString());
       lines.putIfAbsent(with, places.line(what));
     }
+  }
+
+  private static boolean isCode(VariableElement constant) {
+    return constant.getModifiers().contains(Modifier.STATIC)
+        && constant.getConstantValue() != null
+        && !(constant.getConstantValue() instanceof Character);
   }
 
   /** Takes down a test of what a variable is. */

@@ -98,7 +98,7 @@ public record Representation(
             .filter(method -> !texts.contains(method.signature()))
             .filter(method -> !reaching.contains(method.signature()))
             .filter(method -> !helpers.contains(method.signature()))
-            .filter(method -> isRule(method, changing))
+            .filter(method -> isRule(type, method, changing))
             .map(MethodFact::signature)
             .toList();
     boolean byTrade = REACHING.matcher(type.name().replaceAll("^[a-z_0-9.]+", "")).matches();
@@ -208,11 +208,17 @@ public record Representation(
     return callers;
   }
 
-  private static boolean isRule(MethodFact method, Set<String> changing) {
+  /**
+   * Whether a method decides or changes something; what a list holds is changed by a call of it.
+   */
+  private static boolean isRule(TypeFact type, MethodFact method, Set<String> changing) {
+    boolean answers = method.result().equals("boolean") || method.result().equals("void");
     return !method.isConstructor()
         && !method.isAccessor()
         && !method.isOfAnyObject()
         && !method.isAbstract()
-        && (method.branches() > 1 || changing.contains(method.signature()));
+        && (method.branches() > 1
+            || changing.contains(method.signature())
+            || answers && !method.fieldsOf(type.name()).isEmpty());
   }
 }

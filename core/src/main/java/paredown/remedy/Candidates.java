@@ -46,7 +46,8 @@ public final class Candidates {
   private List<Candidate> smaller() {
     return switch (finding.smell()) {
       case LONG_METHOD -> code.stretches();
-      case UNUSED_MEMBER -> NoLongerUsed.members(finding);
+      case UNUSED_MEMBER -> NoLongerUsed.members(finding, type);
+      case KIND_BRANCH -> KindCandidates.of(finding, types);
       case PASSED_PARAMETER -> NoLongerUsed.passed(finding);
       default -> List.of();
     };

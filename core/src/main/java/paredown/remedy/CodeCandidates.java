@@ -11,6 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import paredown.facts.MethodFact;
+import paredown.facts.Span;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
@@ -128,18 +129,24 @@ record CodeCandidates(Finding finding, TypeFact type) {
   private String partName(String target) {
     Optional<String> given =
         type.method(finding.members().get(0)).stream()
-            .flatMap(
-                method ->
-                    method.body().spans().stream()
-                        .filter(span -> span.firstLine() == finding.range().start().line())
-                        .filter(span -> span.lastLine() == finding.range().end().line() - 1)
-                        .flatMap(span -> method.body().left(span).stream()))
+            .flatMap(method -> method.body().left(found(method)).stream())
             .findFirst();
     if (given.isPresent()) {
       return given.get();
     }
     String method = finding.members().get(0).replaceAll("\\(.*", "");
     return method + NameWords.capitalised(Finding.shortName(target).replaceAll(".*\\.", ""));
+  }
+
+  /** The outermost statements that stand in the lines of the finding. */
+  private Span found(MethodFact method) {
+    List<Span> within =
+        method.body().spans().stream()
+            .filter(span -> span.firstLine() >= finding.range().start().line())
+            .filter(span -> span.lastLine() < finding.range().end().line())
+            .toList();
+    int depth = within.stream().mapToInt(Span::depth).min().orElseThrow();
+    return Span.joined(within.stream().filter(span -> span.depth() == depth).toList());
   }
 
   /** The object that is asked works the answer out, and all places ask it for that. */

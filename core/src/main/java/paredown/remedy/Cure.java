@@ -15,6 +15,7 @@ import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.refactor.operation.remove.RemoveMember;
+import paredown.refactor.operation.several.Several;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
 
 /** A cure is what a candidate would do: a refactoring with its arguments. */
@@ -188,6 +189,19 @@ public sealed interface Cure {
 
   /** Several pieces of repeated code as methods, in one change. */
   record Pieces(ExtractPieces refactoring) implements Cure {
+    @Override
+    public Cure named(String name) {
+      return this;
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return Optional.empty();
+    }
+  }
+
+  /** Several refactorings of one kind, in one change. */
+  record InTurn(Several refactoring, Effect effect) implements Measured {
     @Override
     public Cure named(String name) {
       return this;

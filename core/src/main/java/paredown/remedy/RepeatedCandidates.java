@@ -44,10 +44,22 @@ record RepeatedCandidates(
     if (runs.size() > 1) {
       found.add(pieces(runs.stream().limit(TOGETHER).toList(), which));
     }
-    runs.stream()
-        .limit(TRIED)
-        .flatMap(List::stream)
-        .forEach(run -> found.add(oneForAll(run, which)));
+    runs.stream().limit(TRIED).forEach(each -> found.addAll(ofOne(each, which)));
+    return found;
+  }
+
+  /** The ways to make a method of what stands in one place. */
+  private List<Candidate> ofOne(List<RepeatedRun> ways, Duplicates which) {
+    List<Candidate> found = new ArrayList<>();
+    List<RepeatedRun> values =
+        RepeatedRun.of(type, rowOf(ways.get(0)))
+            .filter(RepeatedRun::givesSeveral)
+            .map(RepeatedRun::values)
+            .orElse(List.of());
+    if (values.size() > 1) {
+      found.add(pieces(values.stream().map(List::of).toList(), which));
+    }
+    ways.forEach(run -> found.add(oneForAll(run, which)));
     return found;
   }
 

@@ -19,6 +19,9 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
   /** Less than so many words are not worth a method. */
   private static final int LEAST_WORDS = 12;
 
+  /** Nor are so many, where it is a value beside others. */
+  private static final int FEWER_WORDS = 8;
+
   /** The lines of a method and of a record besides what they hold. */
   private static final int AROUND = 6;
 
@@ -101,6 +104,28 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
       }
     }
     return parts.stream().max(Comparator.comparingInt(RepeatedRun::words));
+  }
+
+  /**
+   * Parts of it, one behind the other, that each give one value; what says too little is left out.
+   */
+  List<RepeatedRun> values() {
+    List<RepeatedRun> parts = new ArrayList<>();
+    for (int i = 0; i < spans.size(); i++) {
+      for (int j = spans.size(); j > i; j--) {
+        RepeatedRun part = new RepeatedRun(method, spans.subList(i, j));
+        if (part.words() >= FEWER_WORDS && part.isPlain() && part.givesOne()) {
+          parts.add(part);
+          i = j - 1;
+          break;
+        }
+      }
+    }
+    return parts;
+  }
+
+  private boolean givesOne() {
+    return method.body().left(Span.joined(spans)).size() == 1;
   }
 
   private int words() {

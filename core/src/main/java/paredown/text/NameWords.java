@@ -16,7 +16,8 @@ public final class NameWords {
   private static final Set<String> EMPTY_WORDS =
       Set.of(
           "is", "has", "get", "set", "the", "of", "to", "by", "for", "and", "in", "on", "with",
-          "add", "can", "do", "from", "at", "as", "or", "not", "all", "new", "max", "min", "next");
+          "add", "can", "do", "from", "at", "as", "or", "not", "all", "new", "max", "min", "next",
+          "over");
 
   /** Units tell how much of a thing there is, and not what it is. */
   private static final Set<String> UNITS =

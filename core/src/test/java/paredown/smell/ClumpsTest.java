@@ -41,6 +41,30 @@ class ClumpsTest {
   }
 
   @Test
+  void takesTwoDaysThatArePassedTogetherForARange() {
+    String planner =
+        """
+        import java.time.LocalDate;
+        public class Planner {
+          private int seen;
+          void close(%1$s from, %1$s to) { seen++; }
+          int sailings(int port, %1$s from, %1$s to) { return seen++; }
+        }
+        """;
+    String season =
+        "import java.time.LocalDate; public class Season { private int n;"
+            + " boolean overlaps(%1$s from, %1$s to) { return n++ > 2; } }";
+    assertEquals(
+        List.of("Planner: from and to are passed together in 3 places"),
+        Found.in(folder, planner.formatted("LocalDate"), season.formatted("LocalDate"))
+            .of(Form.PARAMETERS));
+    assertEquals(
+        List.of(),
+        Found.in(folder.resolve("int"), planner.formatted("int"), season.formatted("int"))
+            .of(Form.PARAMETERS));
+  }
+
+  @Test
   void tellsWithAClumpWhatFewOfItsPlacesHaveBesides() {
     StringBuilder more = new StringBuilder();
     for (int i = 0; i < 7; i++) {

@@ -263,9 +263,36 @@ class FeatureEnvyTest {
         """;
     Finding found = Found.in(folder, berth, PILOT.formatted(part)).one(Form.PART);
     assertEquals("part of work lives on 4 values of Berth", found.summary());
-    assertEquals(8, found.range().start().line());
+    assertEquals(7, found.range().start().line());
     String leaves = part.replace("load -= 1;", "if (load > 9) { return 0; }");
     assertEquals(List.of(), Found.in(folder, berth, PILOT.formatted(leaves)).of(Form.PART));
+  }
+
+  @Test
+  void findsARunOfStatementsThatWorksOutAValue() {
+    String part =
+        """
+        int due(Berth berth, int rate) {
+          int share = 0;
+          if (berth.closed()) {
+            share = 100;
+          }
+          if (berth.depth() > 9) {
+            share += berth.length() * %s;
+          }
+          seen++;
+          return rate * share + reach;
+        }
+        int seen;
+        """;
+    Found found = Found.in(folder, BERTH, PILOT.formatted(part.formatted("2")));
+    assertEquals(List.of("Pilot: part of due lives on 3 values of Berth"), found.of(Form.PART));
+    assertEquals(4, found.one(Form.PART).range().start().line());
+    assertEquals(11, found.one(Form.PART).range().end().line());
+    assertEquals(
+        List.of(),
+        Found.in(folder.resolve("own"), BERTH, PILOT.formatted(part.formatted("reach")))
+            .of(Form.PART));
   }
 
   @Test

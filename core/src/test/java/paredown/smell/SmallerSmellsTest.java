@@ -125,6 +125,35 @@ class SmallerSmellsTest {
   }
 
   @Test
+  void comparisonsTellKindsApartAndWhoHasAKindMay() {
+    String kinds = "public enum Tide { EBB, FLOOD, SLACK }";
+    String log = "public class Log { private Tide tide; public Tide tide() { return tide; } %s }";
+    String tells =
+        """
+        public class %s { int n;
+          int due(Log log) {
+            if (log.tide() == Tide.EBB) { return n; } else if (Tide.FLOOD == log.tide()) { return 2; }
+            return log.tide() != Tide.SLACK ? 4 : 5;
+          }
+        }
+        """;
+    assertEquals(
+        List.of("Tide: 2 places outside it tell its kinds apart"),
+        find(
+            Smell.KIND_BRANCH,
+            kinds,
+            log.formatted(""),
+            tells.formatted("Desk"),
+            tells.formatted("Pier")));
+    String own =
+        "int a() { switch (tide) { case EBB: return 1; case FLOOD: return 2; default: return 3; } }"
+            + " int b() { switch (tide) { case EBB: return 4; case FLOOD: return 5; default: return 6; } }";
+    assertEquals(
+        List.of("Tide: 3 places outside it tell its kinds apart"),
+        find(Smell.KIND_BRANCH, kinds, log.formatted(own), tells.formatted("Quay")));
+  }
+
+  @Test
   void findsARowOfTestsForClasses() {
     String desk =
         """

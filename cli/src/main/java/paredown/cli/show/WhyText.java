@@ -17,6 +17,7 @@ import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.remove.RemoveMember;
 import paredown.refactor.operation.remove.RemoveParameter;
+import paredown.refactor.operation.several.Several;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
 import paredown.remedy.Effect;
 import paredown.remedy.Remedy;
@@ -187,6 +188,7 @@ public final class WhyText {
             || refactoring instanceof ExtractGroups
             || refactoring instanceof RemoveMember
             || refactoring instanceof RemoveParameter
+            || refactoring instanceof Several
             || refactoring instanceof ExtractSuperclass up && up.name().isEmpty();
     return nameless
         ? ""

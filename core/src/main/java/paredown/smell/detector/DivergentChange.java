@@ -94,7 +94,7 @@ public final class DivergentChange implements Detector {
   /** Some of a class that is mostly about other things reaches outside the program. */
   private static boolean reachesOutside(Representation shown) {
     int outside = shown.outside().size();
-    return outside >= TEXTS && outside < shown.rules().size();
+    return outside >= TEXTS && outside <= shown.rules().size();
   }
 
   /** Two rules weigh as much where they have helpers of their own, more than what is shown has. */

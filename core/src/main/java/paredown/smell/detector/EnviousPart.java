@@ -19,9 +19,9 @@ import paredown.smell.Owned;
 import paredown.smell.Smell;
 
 /**
- * An envious part is a statement, or a paragraph of statements, that lives on another class's data
- * while the method around it does not, and that could be extracted: it neither jumps out nor leaves
- * more than one value behind.
+ * An envious part is a statement, a paragraph of statements, or a run of them that works out a
+ * value, that lives on another class's data while the method around it does not, and that could be
+ * extracted: it neither jumps out nor leaves more than one value behind.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3: "sometimes only part of the method suffers from envy".
  */
@@ -60,7 +60,8 @@ public final class EnviousPart implements Detector {
     MethodFact method = owned.method();
     List<Span> taken = new ArrayList<>();
     List<Finding> found = new ArrayList<>();
-    for (Span span : stretches(method)) {
+    List<Span> worked = worked(owned, grounds);
+    for (Span span : stretches(method, worked)) {
       boolean within = taken.stream().anyMatch(each -> each.holds(span.start()));
       if (!within
           && span.lines() >= LINES
@@ -68,8 +69,10 @@ public final class EnviousPart implements Detector {
           && method.body().left(span).size() <= 1) {
         // What works one value out of the data of others is easily asked for instead.
         boolean sums = method.body().left(span).size() == 1 && span.depth() > 0;
-        int least = grounds.limits().envyData() + (sums ? 0 : 1);
-        Optional<DataUse> use = envy(owned, accesses(method, span), least, grounds);
+        int least = grounds.limits().envyData() + (sums || worked.contains(span) ? 0 : 1);
+        Optional<DataUse> use =
+            envy(owned, accesses(method, span), least, grounds)
+                .filter(each -> !worked.contains(span) || each.own().isEmpty());
         use.ifPresent(each -> taken.add(span));
         use.ifPresent(each -> found.add(finding(owned, span, each, grounds)));
       }
@@ -77,9 +80,17 @@ public final class EnviousPart implements Detector {
     return found.stream();
   }
 
-  /** Statements and paragraphs, the longest first; never all of the body. */
-  private static List<Span> stretches(MethodFact method) {
+  /** Runs that work a value out, where the method uses so much of another class at all. */
+  private static List<Span> worked(Owned owned, Grounds grounds) {
+    MethodFact method = owned.method();
+    DataUse all = DataUse.of(owned.type(), method.body().accesses(), grounds.types());
+    return all.data().size() < grounds.limits().envyData() ? List.of() : WorkedOut.in(method);
+  }
+
+  /** Statements, paragraphs and runs, the longest first; never all of the body. */
+  private static List<Span> stretches(MethodFact method, List<Span> worked) {
     List<Span> all = new ArrayList<>(method.body().spans());
+    all.addAll(worked);
     List<Span> top = all.stream().filter(span -> span.depth() == 0).toList();
     method.body().paragraphs().stream()
         .filter(paragraph -> paragraph.size() > 1 && paragraph.size() < top.size())

@@ -23,7 +23,8 @@ import paredown.text.Counted;
  * the project in one method.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Switch statements". One switch is no smell: something
- * has to decide. What overrides, as {@code equals} does, may have to test what it is given.
+ * has to decide; and a class that has a kind may decide by it. What overrides, as {@code equals}
+ * does, may have to test what it is given.
  */
 public final class KindBranch implements Detector {
   private static final int KINDS = 3;
@@ -70,12 +71,19 @@ public final class KindBranch implements Detector {
       TypeFact type, MethodFact method, Grounds grounds, Map<String, List<Place>> switches) {
     for (Traits.KindTest test : method.body().traits().kindTests()) {
       TypeFact kinds = grounds.types().get(test.type());
-      if (test.root().isEmpty() && test.cases() >= 2 && !kinds.equals(type)) {
+      boolean own = kinds.equals(type) || !type.sharesFileWith(kinds) && has(type, kinds);
+      if (test.root().isEmpty() && test.cases() >= 2 && !own) {
         switches
             .computeIfAbsent(test.type(), t -> new ArrayList<>())
             .add(new Place(type, method, test.cases(), test.line()));
       }
     }
+  }
+
+  /** Whether a class tells apart what it is itself. */
+  private static boolean has(TypeFact type, TypeFact kinds) {
+    return type.instanceFields().stream()
+        .anyMatch(field -> field.type().equals(kinds.simpleName()));
   }
 
   private static Finding switches(TypeFact kinds, List<Place> places, Grounds grounds) {

@@ -35,13 +35,29 @@ import paredown.text.Listed;
  * overload leaves some out, which are options, or that hold two to be compared. Public static
  * functions take what they need one by one: they count from four on that others have, too, or five
  * of them. Nor do classes count that hold the same as fields, and at least two of the parameters
- * must be values; an array and two numbers are a part of the array, and no clump.
+ * must be values; an array and two numbers are a part of the array, and no clump. Two days, moments
+ * or amounts of one type are the ends of a range, and a clump of two.
  */
 public final class ParameterClumps implements Detector {
   private static final int VALUES = 2;
   private static final int RANGE = 3;
   private static final int OF_FUNCTIONS = 4;
   private static final int MANY_FUNCTIONS = 5;
+  private static final int ENDS = 2;
+
+  /** Of these types two that are passed together are the ends of a range. */
+  private static final Set<String> MEASURES =
+      Set.of(
+          "LocalDate",
+          "LocalDateTime",
+          "LocalTime",
+          "Instant",
+          "ZonedDateTime",
+          "OffsetDateTime",
+          "YearMonth",
+          "Date",
+          "BigDecimal");
+
   private static final Set<String> NUMBERS = Set.of("int", "long");
   private static final Pattern COMPARES = Pattern.compile("(?:compare|equal|same|isSame|differ).*");
 
@@ -49,23 +65,48 @@ public final class ParameterClumps implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     Limits limits = grounds.limits();
     Map<Owned, Set<String>> lists = new LinkedHashMap<>();
-    grounds
-        .judged()
-        .filter(type -> type.kind() != TypeFact.Kind.RECORD)
-        .forEach(type -> collect(type, limits, lists));
+    Map<Owned, Set<String>> ranges = new LinkedHashMap<>();
+    for (TypeFact type : grounds.judged().toList()) {
+      if (type.kind() != TypeFact.Kind.RECORD) {
+        List<MethodFact> own = widest(type);
+        own.stream()
+            .filter(method -> method.parameters().size() >= limits.clumpParameters())
+            .forEach(method -> lists.put(new Owned(type, method), items(method)));
+        own.forEach(method -> ranges.put(new Owned(type, method), ends(method)));
+      }
+    }
     Values values = Values.of(grounds);
     List<ClosedSets.Closed<Owned>> found =
-        ClosedSets.of(lists, limits.clumpParameters(), limits.clumpPlaces()).stream()
-            .filter(closed -> values(closed, values) >= VALUES)
-            .filter(closed -> !isRange(closed.items()))
-            .map(closed -> withoutHolders(closed, values, limits))
-            .map(ParameterClumps::withoutOptions)
-            .map(ParameterClumps::withoutFunctions)
-            .filter(closed -> closed.places().size() >= limits.clumpPlaces())
-            .toList();
+        new ArrayList<>(clumps(lists, limits.clumpParameters(), values, limits));
+    clumps(ranges, ENDS, values, limits).stream()
+        .filter(range -> found.stream().noneMatch(wide -> wide.items().containsAll(range.items())))
+        .forEach(found::add);
     return found.stream()
         .filter(closed -> found.stream().noneMatch(wider -> isPartOf(closed, wider)))
         .map(closed -> finding(closed, found, limits));
+  }
+
+  private static List<ClosedSets.Closed<Owned>> clumps(
+      Map<Owned, Set<String>> lists, int fewest, Values values, Limits limits) {
+    return ClosedSets.of(lists, fewest, limits.clumpPlaces()).stream()
+        .filter(closed -> values(closed, values) >= VALUES)
+        .filter(closed -> !isRange(closed.items()))
+        .map(closed -> withoutHolders(closed, values, fewest))
+        .map(ParameterClumps::withoutOptions)
+        .map(ParameterClumps::withoutFunctions)
+        .filter(closed -> closed.places().size() >= limits.clumpPlaces())
+        .toList();
+  }
+
+  /** Two parameters of one measure, the ends of a range; none where there are fewer or more. */
+  private static Set<String> ends(MethodFact method) {
+    List<MethodFact.Parameter> ends =
+        method.parameters().stream()
+            .filter(each -> MEASURES.contains(each.type()) && each.name().length() > 1)
+            .toList();
+    return ends.size() == ENDS && ends.get(0).type().equals(ends.get(1).type())
+        ? items(ends)
+        : Set.of();
   }
 
   private static long values(ClosedSets.Closed<Owned> closed, Values values) {
@@ -94,7 +135,7 @@ public final class ParameterClumps implements Detector {
 
   /** A class that holds them as fields, or all but one or two, is the clump's name already. */
   private static ClosedSets.Closed<Owned> withoutHolders(
-      ClosedSets.Closed<Owned> closed, Values values, Limits limits) {
+      ClosedSets.Closed<Owned> closed, Values values, int fewest) {
     Set<String> names =
         closed.items().stream()
             .map(item -> item.substring(item.lastIndexOf(' ') + 1))
@@ -102,7 +143,7 @@ public final class ParameterClumps implements Detector {
     return new ClosedSets.Closed<>(
         closed.items(),
         closed.places().stream()
-            .filter(place -> values.missing(place.type(), names) >= limits.clumpParameters())
+            .filter(place -> values.missing(place.type(), names) >= fewest)
             .toList());
   }
 
@@ -130,19 +171,18 @@ public final class ParameterClumps implements Detector {
         .anyMatch(shorter -> !shorter.containsAll(items) && !Collections.disjoint(shorter, items));
   }
 
-  private static void collect(TypeFact type, Limits limits, Map<Owned, Set<String>> lists) {
+  /** The methods that choose their lists themselves, of overloads the one that takes the most. */
+  private static List<MethodFact> widest(TypeFact type) {
     Map<String, MethodFact> widest = new LinkedHashMap<>();
     for (MethodFact method : type.methods()) {
-      if (!method.overrides()
-          && !method.head().isDeprecated()
-          && method.parameters().size() >= limits.clumpParameters()) {
+      if (!method.overrides() && !method.head().isDeprecated()) {
         widest.merge(
             method.name(),
             method,
             (one, other) -> other.parameters().size() > one.parameters().size() ? other : one);
       }
     }
-    widest.values().forEach(method -> lists.put(new Owned(type, method), items(method)));
+    return List.copyOf(widest.values());
   }
 
   /**
@@ -163,8 +203,12 @@ public final class ParameterClumps implements Detector {
   }
 
   private static Set<String> items(MethodFact method) {
+    return items(method.parameters());
+  }
+
+  private static Set<String> items(List<MethodFact.Parameter> parameters) {
     Set<String> items = new TreeSet<>();
-    method.parameters().forEach(each -> items.add(each.type() + " " + each.name()));
+    parameters.forEach(each -> items.add(each.type() + " " + each.name()));
     return items;
   }
 

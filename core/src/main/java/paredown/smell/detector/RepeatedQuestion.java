@@ -72,10 +72,11 @@ public final class RepeatedQuestion implements Detector {
         .count();
   }
 
-  /** A question about two data is telling enough where it stands twice. */
+  /** A question about two data is telling enough where two classes ask it. */
   private static int needed(List<Place> places, Limits limits) {
     int members = places.get(0).question().members().size();
-    return members > 1 ? limits.questionPlaces() - 1 : limits.questionPlaces();
+    long classes = places.stream().map(Place::type).distinct().count();
+    return members > 1 && classes > 1 ? limits.questionPlaces() - 1 : limits.questionPlaces();
   }
 
   private static Finding finding(Asked asked, List<Place> places, Grounds grounds) {
