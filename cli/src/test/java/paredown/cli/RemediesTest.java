@@ -597,10 +597,10 @@ class RemediesTest extends FerryWithAnEnviousMethod {
         """
         package ferry;
 
-        class Log {
+        public class Log {
           private int n;
 
-          void plan(int by, String captain) {
+          public void plan(int by, String captain) {
             n += by;
             count(by, captain);
           }
@@ -621,8 +621,19 @@ class RemediesTest extends FerryWithAnEnviousMethod {
     assertTrue(why.contains("remove parameter captain of count and plan"), why);
     String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
     String preview = Ran.pare(folder, "mend", id).exits(0).out();
-    assertTrue(preview.contains("+  void plan(int by) {"), preview);
+    assertTrue(preview.contains("+  public void plan(int by) {"), preview);
     assertTrue(preview.contains("-  private int idle() {"), preview);
+  }
+
+  @Test
+  void offersToRemoveWhatNobodyUses() throws IOException {
+    ferry.with("src/ferry/Slip.java", "package ferry;\n\nclass Slip {\n  int n = 2;\n}\n");
+    String found = Ran.pare(folder, "survey", "--in", "Slip").exits(0).out();
+    String why =
+        Ran.pare(folder, "why", found.replaceAll("(?s).*Next: pare why (\\S+)\\R.*", "$1"))
+            .exits(0)
+            .out();
+    assertTrue(why.contains("remove class Slip\n  Slip: weight 45 -> gone"), why);
   }
 
   @Test

@@ -73,7 +73,10 @@ public final class Candidates {
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
       case REPEATED -> new RepeatedCandidates(finding, type, types, taken).oneForAll();
       case UNUSED ->
-          finding.evidence().figure("helpers").isPresent() ? List.of(inline()) : List.of();
+          List.of(
+              finding.evidence().figure("helpers").isPresent()
+                  ? inline()
+                  : NoLongerUsed.whole(finding));
       case CONSTRUCTOR -> List.of(builder());
     };
   }

@@ -14,6 +14,7 @@ import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
+import paredown.refactor.operation.remove.RemoveClass;
 import paredown.refactor.operation.remove.RemoveMember;
 import paredown.refactor.operation.several.Several;
 import paredown.refactor.operation.superclass.ExtractSuperclass;
@@ -236,10 +237,13 @@ public sealed interface Cure {
 
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
+      if (refactoring instanceof RemoveClass remove) {
+        return still(kind, RemoveClass.acceptable(), remove.accepted())
+            .map(each -> new Gone(remove.accepting(each), effect));
+      }
       return refactoring instanceof RemoveMember remove
-              && RemoveMember.acceptable().contains(kind)
-              && !remove.accepted().contains(kind)
-          ? Optional.of(new Gone(remove.accepting(kind), effect))
+          ? still(kind, RemoveMember.acceptable(), remove.accepted())
+              .map(each -> new Gone(remove.accepting(each), effect))
           : Optional.empty();
     }
   }

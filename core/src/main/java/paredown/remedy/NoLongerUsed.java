@@ -10,6 +10,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.Traits;
 import paredown.facts.TypeFact;
 import paredown.refactor.Refactoring;
+import paredown.refactor.operation.remove.RemoveClass;
 import paredown.refactor.operation.remove.RemoveMember;
 import paredown.refactor.operation.remove.RemoveParameter;
 import paredown.refactor.operation.several.Several;
@@ -18,8 +19,8 @@ import paredown.smell.Finding;
 import paredown.text.Listed;
 
 /**
- * What nothing uses can go: members all at once, parameters one at a time, each with those of the
- * methods that have it only to hand it on.
+ * What nothing uses can go: a class, members all at once, parameters one at a time, each with those
+ * of the methods that have it only to hand it on.
  */
 final class NoLongerUsed {
   private static final String UNREAD = "never reads ";
@@ -57,7 +58,7 @@ final class NoLongerUsed {
           new RemoveMember(finding.type(), List.copyOf(members), tested, Set.of());
       all.add(0, remove);
       if (all.size() > 1) {
-        found.add(whole(finding, all));
+        found.add(allOf(finding, all));
       }
       found.add(
           new Candidate(
@@ -72,7 +73,7 @@ final class NoLongerUsed {
     return found;
   }
 
-  private static Candidate whole(Finding finding, List<Refactoring> all) {
+  private static Candidate allOf(Finding finding, List<Refactoring> all) {
     int places = finding.evidence().rows().size();
     return new Candidate(
         finding.id(),
@@ -139,6 +140,20 @@ final class NoLongerUsed {
         new Cure.Gone(
             new RemoveParameter(finding.type(), row.member().replace(" ", ""), name),
             new Effect(List.of(new Effect.Figure("parameters without use", 1, 0)), List.of())));
+  }
+
+  /** The candidate for a class that nobody uses, but perhaps tests. */
+  static Candidate whole(Finding finding) {
+    boolean tested =
+        finding.evidence().figure("clients").stream()
+            .anyMatch(figure -> figure.words().contains("but tests"));
+    return new Candidate(
+        finding.id(),
+        new Cure.Gone(
+            new RemoveClass(finding.type(), tested, Set.of()),
+            new Effect(
+                List.of(new Effect.Figure("classes", 1, 0)),
+                tested ? List.of("the tests of it go, too") : List.of())));
   }
 
   /** The candidates for parameters that are handed on, to one that does not use them. */

@@ -15,6 +15,7 @@ import paredown.refactor.operation.extractclass.ExtractGroups;
 import paredown.refactor.operation.extractmethod.ExtractPieces;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
+import paredown.refactor.operation.remove.RemoveClass;
 import paredown.refactor.operation.remove.RemoveMember;
 import paredown.refactor.operation.remove.RemoveParameter;
 import paredown.refactor.operation.several.Several;
@@ -186,6 +187,7 @@ public final class WhyText {
             || refactoring instanceof ExtractStages
             || refactoring instanceof ExtractPieces
             || refactoring instanceof ExtractGroups
+            || refactoring instanceof RemoveClass
             || refactoring instanceof RemoveMember
             || refactoring instanceof RemoveParameter
             || refactoring instanceof Several

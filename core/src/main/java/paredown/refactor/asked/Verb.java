@@ -9,7 +9,7 @@ public enum Verb {
   RENAME("Gives a type, a member or a variable another name, wherever it is meant."),
   CHANGE("Gives a field or a method another type, with everything that holds its value."),
   ORDER("Puts the members of a type in the order in which they are read."),
-  REMOVE("Takes away members and parameters that nothing uses.");
+  REMOVE("Takes away classes, members and parameters that nothing uses.");
 
   private final String says;
 

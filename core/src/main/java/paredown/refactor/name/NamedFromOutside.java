@@ -161,13 +161,17 @@ public final class NamedFromOutside {
                 refuse(RefusalKind.NAMED_ELSEWHERE, "a file that is not Java names it", place));
   }
 
+  /** Whether there is a type afterwards that could be named instead. */
+  private boolean hasName() {
+    return !done.equals("inlined") && !done.equals("removed");
+  }
+
   private void refuse(RefusalKind kind, String why, String place) {
     if (!overruled.overrules(kind)) {
       throw Refused.advising(
           kind,
           "%s cannot be %s: %s.".formatted(owner.simpleName(), done, why),
-          kind == RefusalKind.REFLECTED && !done.equals("inlined")
-                  || kind == RefusalKind.NAMED_ELSEWHERE && !done.equals("inlined")
+          hasName() && (kind == RefusalKind.REFLECTED || kind == RefusalKind.NAMED_ELSEWHERE)
               ? "Say --in-strings to change it there, too; or, if it does not matter here, --accept %s."
                   .formatted(kind.id())
               : "If that does not matter here, or you change it, too, say --accept "

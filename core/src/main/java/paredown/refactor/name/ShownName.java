@@ -25,6 +25,9 @@ public final class ShownName {
           "forName",
           "loadClass");
 
+  /** Words that look for classes by their names. */
+  private static final List<String> LOOKING = List.of("forName", "loadClass", "findClass");
+
   /** Many other things than classes have a name. */
   private static final Pattern NAME_OF_CLASS =
       Pattern.compile("(?:getClass\\(\\)|\\.class)\\s*\\.\\s*getName\\b");
@@ -54,6 +57,22 @@ public final class ShownName {
                   .formatted(owner.simpleName()),
               asking.isEmpty() ? owner.trees().place(owner.tree()) : asking.iterator().next());
     }
+  }
+
+  /** Assumes that nothing looks for it, where code looks for classes by their names. */
+  public void assumeUnlooked() {
+    index.filesWith(LOOKING).stream()
+        .sorted()
+        .findFirst()
+        .ifPresent(
+            file ->
+                owner
+                    .assumptions()
+                    .add(
+                        Assumption.Kind.NAME,
+                        "nothing looks for %s by its name while the program runs"
+                            .formatted(owner.simpleName()),
+                        file));
   }
 
   /** Whether the text that an object makes of itself holds the name of its class. */

@@ -55,6 +55,7 @@ public final class Operations {
           RenameAsked.OPERATION,
           ChangeTypeAsked.OPERATION,
           OrderMembersAsked.OPERATION,
+          RemoveAsked.CLASS,
           RemoveAsked.MEMBER,
           RemoveAsked.PARAMETER);
 

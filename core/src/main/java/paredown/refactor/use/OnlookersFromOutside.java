@@ -20,6 +20,8 @@ public final class OnlookersFromOutside {
           "getDeclaredMethods",
           "getDeclaredConstructors",
           "getDeclaredClasses",
+          "getNestMembers",
+          "getPermittedSubclasses",
           "getFields",
           "getMethods",
           "getConstructors",

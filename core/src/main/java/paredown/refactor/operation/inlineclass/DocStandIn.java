@@ -11,6 +11,7 @@ import paredown.program.Use;
 import paredown.refactor.code.DocReference;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.TypeNames;
+import paredown.refactor.name.TypeRemoval;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.use.DocMentions;
 import paredown.refactor.use.OwnerClass;

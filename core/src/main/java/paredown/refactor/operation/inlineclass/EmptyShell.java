@@ -17,6 +17,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.StepOf;
 import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.name.TypeRemoval;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;

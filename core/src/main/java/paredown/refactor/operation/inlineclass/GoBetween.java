@@ -22,6 +22,7 @@ import paredown.refactor.carry.CodeElsewhere;
 import paredown.refactor.code.ConstructorCall;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.NamedFromOutside;
+import paredown.refactor.name.TypeRemoval;
 import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;

@@ -25,6 +25,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
+import paredown.refactor.name.ImportOfGone;
 import paredown.refactor.name.Sight;
 import paredown.refactor.name.TypeNames;
 import paredown.refactor.name.Widening;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import paredown.program.Use;
 import paredown.refactor.code.MemberRange;
+import paredown.refactor.name.TypeRemoval;
 import paredown.refactor.use.OwnerClass;
 
 /** The methods of a class that goes which code that stays comes to call. */

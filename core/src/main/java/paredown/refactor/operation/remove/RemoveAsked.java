@@ -6,8 +6,24 @@ import paredown.refactor.asked.MemberName;
 import paredown.refactor.asked.Operation;
 import paredown.refactor.asked.Verb;
 
-/** How remove member and remove parameter are asked for. */
+/** How remove class, remove member and remove parameter are asked for. */
 public final class RemoveAsked {
+
+  public static final Operation CLASS =
+      Operation.of(
+              Verb.REMOVE,
+              "class",
+              "Takes a class away that nothing uses but itself.",
+              "An interface, enum or record can go as well, and what stands within it. The file "
+                  + "goes where it holds nothing else. Where the test class that is named after it "
+                  + "uses it, --with-tests takes that away, too.")
+          .on("TYPE", "The class, with as much of its package as leaves one meaning.")
+          .flag("--with-tests", "Take the test class away, too, that is named after it.")
+          .accepting(RemoveClass.acceptable())
+          .examples("pare remove class TideTable --with-tests")
+          .reading(
+              given ->
+                  new RemoveClass(given.subject(), given.has("--with-tests"), given.accepted()));
 
   public static final Operation MEMBER =
       Operation.of(

@@ -48,7 +48,8 @@ record TestsOf(UnitTrees trees, MemberRange range, String name) {
     return Optional.empty();
   }
 
-  private static boolean isTest(MethodTree tree) {
+  /** Whether a method is a test, by its annotation. */
+  static boolean isTest(MethodTree tree) {
     for (AnnotationTree each : tree.getModifiers().getAnnotations()) {
       String name = each.getAnnotationType().toString();
       if (TESTS.contains(name.substring(name.lastIndexOf('.') + 1))) {

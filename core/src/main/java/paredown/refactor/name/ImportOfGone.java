@@ -1,15 +1,14 @@
-package paredown.refactor.operation.inlineclass;
+package paredown.refactor.name;
 
 import com.sun.source.tree.ImportTree;
 import java.util.ArrayList;
 import java.util.List;
 import paredown.edit.Replacement;
 import paredown.refactor.code.UnitTrees;
-import paredown.refactor.name.UnusedImports;
 import paredown.refactor.use.OwnerClass;
 
 /** The import of a type that goes, which goes with it. */
-final class ImportOfGone {
+public final class ImportOfGone {
   private ImportOfGone() {}
 
   /**
@@ -17,7 +16,7 @@ final class ImportOfGone {
    *
    * @param added the imports that it gets, which are among the edits
    */
-  static List<Replacement> edits(OwnerClass gone, UnitTrees trees, List<Replacement> added) {
+  public static List<Replacement> edits(OwnerClass gone, UnitTrees trees, List<Replacement> added) {
     boolean own = trees.path().equals(gone.trees().path());
     if (own && TypeRemoval.isWholeFile(gone)) {
       return List.of();
