@@ -626,6 +626,52 @@ class RemediesTest extends FerryWithAnEnviousMethod {
   }
 
   @Test
+  void takesStagesOutOfAMethodWithoutBlankLinesByWhatTheyWorkOut() throws IOException {
+    StringBuilder day =
+        new StringBuilder("package ferry;\n\nclass Day {\n  int sheet(int[] all) {\n");
+    for (String what : List.of("deep", "wide", "late", "low")) {
+      day.append("    int %s = 0;\n".formatted(what));
+      day.append("    for (int each : all) {\n      if (each > %d) {\n".formatted(what.length()));
+      for (int i = 0; i < 9; i++) {
+        day.append("        %s += each * %d;\n".formatted(what, i));
+      }
+      day.append("      }\n    }\n");
+      day.append("    if (%1$s > 90) {\n      return %1$s;\n    }\n".formatted(what));
+    }
+    ferry.with("src/ferry/Day.java", day + "    return deep + wide + late + low;\n  }\n}\n");
+    String why = Ran.pare(folder, "why", "long").exits(0).out();
+    assertTrue(why.contains("extract the stages of sheet"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id).exits(0).out();
+    assertTrue(preview.contains("+    int late = late(all);"), preview);
+  }
+
+  @Test
+  void offersOneMethodForWhatComesBeforeAFieldIsSet() throws IOException {
+    String sets =
+        """
+          void set%1$s(String %2$s) {
+            if (%2$s == null) {
+              throw new IllegalArgumentException("%2$s is missing");
+            }
+            String bare = %2$s.trim();
+            if (bare.isEmpty() || bare.length() > 40) {
+              throw new IllegalArgumentException("%2$s has " + bare.length());
+            }
+            this.%2$s = bare;
+          }
+        """;
+    ferry.with(
+        "src/ferry/Log.java",
+        "package ferry;\n\nclass Log {\n  private String name, home;\n"
+            + sets.formatted("Name", "name")
+            + sets.formatted("Home", "home")
+            + "  String text() {\n    return name + home;\n  }\n}\n");
+    String why = Ran.pare(folder, "why", "dup").exits(0).out();
+    assertTrue(why.contains("extract method bare (choose another name with --name)"), why);
+  }
+
+  @Test
   void offersToRemoveWhatNobodyUses() throws IOException {
     ferry.with("src/ferry/Slip.java", "package ferry;\n\nclass Slip {\n  int n = 2;\n}\n");
     String found = Ran.pare(folder, "survey", "--in", "Slip").exits(0).out();

@@ -32,7 +32,7 @@ public final class ClientGroups {
 
   /** The groups of at least so many clients, largest first. */
   public static List<Group> of(TypeFact type, Clients clients, int fewest) {
-    Map<String, Set<String>> users = clients.ofMembers(type);
+    Map<String, Set<String>> users = clients.atWork(type);
     if (users.isEmpty()) {
       return List.of();
     }
@@ -66,10 +66,14 @@ public final class ClientGroups {
         .toList();
   }
 
-  /** Whether a part keeps something, and does more with it than what all its kind must do. */
+  /**
+   * Whether a part keeps something, and does more with it than what all its kind must do, and than
+   * to pass calls on.
+   */
   private static boolean isOwn(TypeFact type, MemberGroups.Group group) {
     return !group.fields().isEmpty()
         && group.methods().stream()
-            .anyMatch(signature -> !type.method(signature).orElseThrow().overrides());
+            .map(signature -> type.method(signature).orElseThrow())
+            .anyMatch(method -> !method.overrides() && method.forwards().isEmpty());
   }
 }

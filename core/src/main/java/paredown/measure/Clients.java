@@ -4,8 +4,10 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import paredown.facts.Facts;
+import paredown.facts.MethodFact;
 import paredown.facts.MethodFact.MemberUse;
 import paredown.facts.TypeFact;
 
@@ -16,6 +18,7 @@ import paredown.facts.TypeFact;
 public final class Clients {
   private final Map<String, Set<String>> ofTypes = new HashMap<>();
   private final Map<String, Map<String, Set<String>>> ofMembers = new HashMap<>();
+  private final Map<String, Map<String, Set<String>>> atWork = new HashMap<>();
 
   private Clients() {}
 
@@ -30,18 +33,33 @@ public final class Clients {
           clients.ofTypes.computeIfAbsent(mentioned, t -> new TreeSet<>()).add(client);
         }
       }
-      Stream.concat(
-              type.initialising().uses().stream(),
-              type.methods().stream().flatMap(method -> method.uses().stream()))
-          .forEach(use -> clients.add(use, client, type, types));
+      uses(type, method -> true).forEach(use -> add(clients.ofMembers, use, client, type, types));
+      uses(type, method -> !isBeginning(method))
+          .forEach(use -> add(clients.atWork, use, client, type, types));
     }
     return clients;
   }
 
-  private void add(MemberUse use, String client, TypeFact type, Map<String, TypeFact> types) {
+  private static Stream<MemberUse> uses(TypeFact type, Predicate<MethodFact> counted) {
+    return Stream.concat(
+        type.initialising().uses().stream(),
+        type.methods().stream().filter(counted).flatMap(method -> method.uses().stream()));
+  }
+
+  /** Whether a program begins in a method, which puts together what has nothing else in common. */
+  private static boolean isBeginning(MethodFact method) {
+    return method.isStatic() && method.signature().equals("main(String[])");
+  }
+
+  private static void add(
+      Map<String, Map<String, Set<String>>> members,
+      MemberUse use,
+      String client,
+      TypeFact type,
+      Map<String, TypeFact> types) {
     TypeFact other = types.get(use.type());
     if (other != null && !other.sharesFileWith(type)) {
-      ofMembers
+      members
           .computeIfAbsent(use.type(), t -> new HashMap<>())
           .computeIfAbsent(use.member(), member -> new TreeSet<>())
           .add(client);
@@ -64,5 +82,10 @@ public final class Clients {
   /** The classes that use each member of a type, by the member's name or signature. */
   public Map<String, Set<String>> ofMembers(TypeFact type) {
     return ofMembers.getOrDefault(type.name(), Map.of());
+  }
+
+  /** The same without what is used where a program begins. */
+  public Map<String, Set<String>> atWork(TypeFact type) {
+    return atWork.getOrDefault(type.name(), Map.of());
   }
 }

@@ -108,6 +108,7 @@ record RepeatedCandidates(
               if (!run.isPlain()) {
                 run.plainPart().ifPresent(runs::add);
               }
+              run.withoutSettingFields(type).ifPresent(runs::add);
             });
     return runs;
   }

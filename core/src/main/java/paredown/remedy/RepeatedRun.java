@@ -22,8 +22,8 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
   /** Nor are so many, where it is a value beside others. */
   private static final int FEWER_WORDS = 8;
 
-  /** The lines of a method and of a record besides what they hold. */
-  private static final int AROUND = 6;
+  /** What a method and a record are besides what they hold, in lines. */
+  private static final int AROUND = 3;
 
   /** Shorter names of variables tell nothing of a method. */
   private static final int TELLING = 4;
@@ -122,6 +122,34 @@ record RepeatedRun(MethodFact method, List<Span> spans) {
       }
     }
     return parts;
+  }
+
+  /** What is left of it without the fields that its first and last statements set. */
+  Optional<RepeatedRun> withoutSettingFields(TypeFact type) {
+    int first = 0;
+    int last = spans.size();
+    while (last > first && setsField(spans.get(last - 1), type)) {
+      last--;
+    }
+    while (first < last && setsField(spans.get(first), type)) {
+      first++;
+    }
+    RepeatedRun rest = new RepeatedRun(method, spans.subList(first, last));
+    return first < last
+            && rest.spans.size() < spans.size()
+            && rest.words() >= LEAST_WORDS
+            && rest.isPlain()
+        ? Optional.of(rest)
+        : Optional.empty();
+  }
+
+  private boolean setsField(Span span, TypeFact type) {
+    return method.body().accesses().stream()
+        .filter(each -> span.holds(each.offset()))
+        .anyMatch(
+            each ->
+                each.use().kind() == MethodFact.MemberUse.Kind.WRITE
+                    && each.use().type().equals(type.name()));
   }
 
   private boolean givesOne() {

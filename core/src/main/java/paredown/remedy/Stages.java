@@ -1,6 +1,7 @@
 package paredown.remedy;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -8,11 +9,15 @@ import paredown.UnusableRequest;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.facts.TypeFact;
+import paredown.measure.WorkedOut;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.text.NameWords;
 
-/** The stages of a long method, which blank lines and comments part, each under a name. */
+/**
+ * The stages of a long method, which blank lines and comments part, or, where there are none, the
+ * runs of statements that work out a value, each under a name.
+ */
 public final class Stages {
   private static final int LEAST_LINES = 3;
 
@@ -57,11 +62,11 @@ public final class Stages {
     Set<String> taken = new HashSet<>();
     type.methods().forEach(each -> taken.add(each.name()));
     List<ExtractMethod> stages = new ArrayList<>();
-    List<List<Span>> paragraphs = method.body().paragraphs();
-    for (int i = 0; i < paragraphs.size(); i++) {
-      Span span = Span.joined(paragraphs.get(i));
-      boolean leaves = span.jumps() && i + 1 < paragraphs.size();
-      if (span.lines() >= LEAST_LINES && paragraphs.size() > 1 && !leaves) {
+    List<Span> parts = parts(method);
+    for (int i = 0; i < parts.size(); i++) {
+      Span span = parts.get(i);
+      boolean leaves = span.jumps() && i + 1 < parts.size();
+      if (span.lines() >= LEAST_LINES && parts.size() > 1 && !leaves) {
         Stretch stretch = Stretch.of(method, span);
         int results = stretch.results().size();
         boolean several = results > 1 && results <= MOST_RESULTS;
@@ -74,6 +79,24 @@ public final class Stages {
       }
     }
     return new ExtractStages(type.name(), method.signature().replace(" ", ""), stages);
+  }
+
+  private static List<Span> parts(MethodFact method) {
+    List<List<Span>> paragraphs = method.body().paragraphs();
+    if (paragraphs.size() > 1) {
+      return paragraphs.stream().map(Span::joined).toList();
+    }
+    List<Span> runs = new ArrayList<>();
+    WorkedOut.orFilledIn(method).stream()
+        .filter(run -> run.depth() == 0 && !run.jumps())
+        .filter(run -> Stretch.of(method, run).isCheap())
+        .sorted(Comparator.comparingInt(Span::lines).reversed())
+        .filter(
+            run ->
+                runs.stream().noneMatch(each -> each.holds(run.start()) || run.holds(each.start())))
+        .forEach(runs::add);
+    runs.sort(Comparator.comparingInt(Span::start));
+    return runs;
   }
 
   private static String free(String name, Set<String> taken) {

@@ -12,12 +12,13 @@ import javax.lang.model.SourceVersion;
 import paredown.facts.LocalUse;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
+import paredown.measure.WorkedOut;
 import paredown.text.Counted;
 import paredown.text.NameWords;
 
 /**
- * A stretch is a statement, or a paragraph of them, of a long method that could be a method of its
- * own: it leaves by its end alone, and gives one value at most.
+ * A stretch is a statement of a long method, a paragraph of them, or a run that works out a value,
+ * that could be a method of its own: it leaves by its end alone, and gives one value at most.
  *
  * @param inputs how many variables of the method it reads
  * @param results the variables that it sets and that what follows reads
@@ -46,12 +47,14 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
   static List<Stretch> of(MethodFact method) {
     List<Span> spans = method.body().spans();
     List<Stretch> all =
-        Stream.concat(spans.stream().filter(span -> span.depth() <= 2), paragraphs(method))
+        Stream.of(spans.stream(), WorkedOut.orFilledIn(method).stream(), paragraphs(method))
+            .flatMap(each -> each)
+            .filter(span -> span.depth() <= 2)
             .filter(span -> !span.jumps() && span.lines() >= LEAST_LINES)
             .filter(span -> span.lines() * LEAST_SHARE > method.range().lines())
             .filter(span -> span.lines() * 5 < method.range().lines() * 4)
             .map(span -> of(method, span))
-            .filter(stretch -> stretch.inputs() <= MOST_INPUTS && stretch.results().size() <= 1)
+            .filter(stretch -> stretch.isCheap() && stretch.results().size() <= 1)
             .sorted(Comparator.comparingInt(Stretch::cost))
             .toList();
     List<Stretch> chosen = new ArrayList<>();
@@ -66,6 +69,11 @@ record Stretch(MethodFact method, Span span, int inputs, Set<String> results) {
   /** A stretch of a method as it is. */
   static Stretch of(MethodFact method, Span span) {
     return new Stretch(method, span, inputs(method, span), method.body().left(span));
+  }
+
+  /** Whether it reads few variables of the method. */
+  boolean isCheap() {
+    return inputs <= MOST_INPUTS;
   }
 
   private int cost() {

@@ -60,6 +60,21 @@ class DivergentChangeTest {
   }
 
   @Test
+  void whereAProgramBeginsBothSidesMeetWithoutJoining() {
+    String[] calls = {"b.moor();", "b.moves();", "b.charge(1);", "b.dues();"};
+    List<String> sources = new ArrayList<>(List.of(BOOK.formatted("")));
+    for (int i = 0; i < calls.length; i++) {
+      sources.add(CLIENT.formatted("Client" + i, calls[i]));
+    }
+    sources.add(
+        "class Start { public static void main(String[] words) { Book b = new Book(); b.moor();"
+            + " b.charge(2); } }");
+    assertEquals(
+        List.of("2 groups of clients use members with nothing in common"),
+        divergent(Found.in(folder, sources.toArray(String[]::new))));
+  }
+
+  @Test
   void oneMethodOfBothSidesJoinsThem() {
     assertEquals(
         List.of(),

@@ -1,6 +1,7 @@
 package paredown.refactor.alike;
 
 import com.sun.source.tree.Tree;
+import com.sun.source.util.TreePath;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javax.lang.model.element.VariableElement;
+import paredown.edit.Carried;
 import paredown.program.Program;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.TokenMeaning;
@@ -21,7 +23,8 @@ import paredown.text.Token;
  *
  * @param trees of its file
  * @param part itself
- * @param variables the keys of the other's variables and fields, each with the key of its own
+ * @param variables the keys of the other's variables and fields, each with the key of its own; a
+ *     field may stand for a variable
  * @param shared the keys of its own variables that stand for several of the other's
  * @param literals where the other has its literals and fields, and its own in their places
  * @param denied whether it says the opposite, {@code !=} where the other says {@code ==}
@@ -104,7 +107,10 @@ public record Twin(
       variables.put(key, ownKey);
       return always;
     }
-    if (!key.startsWith("local ") || !ownKey.startsWith("local ")) {
+    boolean mayStand =
+        ownKey.startsWith("local ")
+            || ownKey.startsWith("field ") && !trees.source().isBehindDot(own.start());
+    if (!key.startsWith("local ") || !mayStand) {
       return key.equals(ownKey) && there.equals(here);
     }
     boolean known = ownKey.equals(variables.getOrDefault(key, ownKey));
@@ -125,6 +131,30 @@ public record Twin(
     return trees.source().tokens(start, end).stream()
         .filter(token -> !token.kind().isComment())
         .toList();
+  }
+
+  /**
+   * The field that stands in it for one variable of the other part, and has one value all through;
+   * empty where none does.
+   */
+  public Optional<VariableElement> field(VariableElement other, Program program) {
+    FieldNames names = FieldNames.in(this);
+    return names.all().keySet().stream()
+        .filter(field -> standsSomehow(field, other, program))
+        .filter(field -> !shared.contains(program.symbols().key(field)))
+        .filter(field -> names.steadiness(field) != Steadiness.CHANGES)
+        .findFirst();
+  }
+
+  /** The name of such a field where it is assumed to have one value; empty where that is known. */
+  public Optional<String> assumed(VariableElement field) {
+    return FieldNames.in(this).assumed(field);
+  }
+
+  /** What stands in it for a field that it reads. */
+  public Carried said(VariableElement field) {
+    TreePath path = FieldNames.in(this).all().get(field).get(0);
+    return Carried.range(trees.path(), trees.start(path.getLeaf()), trees.end(path.getLeaf()));
   }
 
   /** Whether a variable of its own stands for one of the other part, and has its type. */

@@ -10,6 +10,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.Range;
 import paredown.facts.Span;
 import paredown.measure.DataUse;
+import paredown.measure.WorkedOut;
 import paredown.smell.Detector;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;

@@ -114,17 +114,23 @@ public final class FieldClumps implements Detector {
                     .anyMatch(word -> type.mentions().contains(type.name() + "." + word)));
   }
 
-  /** Half of a class at most, or two thirds where each other field has a life without them. */
+  /**
+   * Half of a class at most, or two thirds where the other fields have a life without them: one in
+   * a method, the others there or in accessors.
+   */
   private static boolean isPart(
       Set<String> part, List<String> names, Map<String, Set<String>> fieldsOf) {
     Set<String> others = new TreeSet<>(names);
     others.removeAll(part);
     Set<String> apart = new TreeSet<>();
-    fieldsOf.values().stream()
-        .filter(used -> Collections.disjoint(used, part))
-        .forEach(apart::addAll);
+    Set<String> along = new TreeSet<>();
+    fieldsOf
+        .values()
+        .forEach(used -> (Collections.disjoint(used, part) ? apart : along).addAll(used));
+    along.removeAll(apart);
+    boolean live = !Collections.disjoint(apart, others) && Collections.disjoint(along, others);
     boolean two = part.size() * 3 <= names.size() * 2 && others.size() > 1;
-    return part.size() * 2 <= names.size() || two && apart.containsAll(others);
+    return part.size() * 2 <= names.size() || two && live;
   }
 
   /**

@@ -6,7 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import javax.lang.model.element.Element;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import paredown.UnusableRequest;
@@ -167,12 +170,27 @@ record Callee(Twin twin, Extraction at, Shape shape) {
         && twin.shared().contains(program.symbols().key(variable));
   }
 
-  /** The variable that stands here for one of the part; null where there is none. */
+  /** The variable or field that stands here for one of the part; null where there is none. */
   VariableElement standing(VariableElement other, Program program) {
     return at.locals().inputs().stream()
         .filter(each -> twin.standsSomehow(each, other, program))
         .findFirst()
+        .or(() -> twin.field(other, program))
         .orElse(null);
+  }
+
+  /** Where it stands. */
+  String place() {
+    return twin.trees().source().place(twin.part().start());
+  }
+
+  /** The fields that stand here for variables, and are only assumed to have one value. */
+  Set<String> assumedFields(List<VariableElement> parameters, Program program) {
+    return parameters.stream()
+        .map(each -> standing(each, program))
+        .filter(each -> each.getKind() == ElementKind.FIELD)
+        .flatMap(each -> twin.assumed(each).stream())
+        .collect(Collectors.toCollection(TreeSet::new));
   }
 
   /** Whether a variable stands here for one of the part that could take its value. */

@@ -88,7 +88,8 @@ final class ExtractMethodPlan {
     List<Twin> others = calling.stream().map(Callee::twin).toList();
     values.addAll(GivenValue.of(trees, part, others, isEverywhere(), arguments.given()));
     values.forEach(each -> requireWritable(each.type(), variables));
-    values.forEach(this::assume);
+    values.forEach(each -> assumeSteady(each.assumed(), source.place(each.start())));
+    calling.forEach(each -> assumeSteady(each.assumedFields(parameters, program), each.place()));
     NewMethod method =
         new NewMethod(
             extraction,
@@ -145,14 +146,14 @@ final class ExtractMethodPlan {
     return new CallsInstead(extraction, arguments.name(), shape, method).edits(declared, calling);
   }
 
-  private void assume(GivenValue field) {
-    if (!field.assumed().isEmpty()) {
+  private void assumeSteady(Set<String> fields, String place) {
+    if (!fields.isEmpty()) {
       owner
           .assumptions()
           .add(
               Assumption.Kind.STEADY,
-              "nothing that is called here sets " + String.join(" or ", field.assumed()),
-              trees.source().place(field.start()));
+              "nothing that is called here sets " + String.join(" or ", fields),
+              place);
     }
   }
 
@@ -244,7 +245,7 @@ final class ExtractMethodPlan {
         arguments
             .result()
             .orElseThrow(() -> ExtractMethodChecks.several(trees, part, shape.variables()));
-    ResultClass several = new ResultClass(name, extraction, shape.variables());
+    ResultClass several = new ResultClass(name, extraction, shape.variables(), isEverywhere());
     several.require();
     return Optional.of(several);
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.VariableElement;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
@@ -81,7 +82,7 @@ record NewMethod(
       }
       case SEVERAL -> {
         ResultClass all = several.orElseThrow();
-        all.write(text);
+        all.write(text, names, at.owner());
         text.text(" " + all.variable(at) + " = ");
       }
       case LEAVES -> text.text("if (");
@@ -99,11 +100,18 @@ record NewMethod(
     }
     text.name(name, key()).text("(");
     String separator = "";
+    List<Piece> pieces = new ArrayList<>();
     for (VariableElement each : given) {
-      named(text.text(separator), each);
+      text.text(separator);
+      if (each.getKind() == ElementKind.FIELD) {
+        pieces.add(text.done());
+        pieces.add(twin.said(each));
+        text = Written.text("");
+      } else {
+        named(text, each);
+      }
       separator = ", ";
     }
-    List<Piece> pieces = new ArrayList<>();
     for (GivenValue each : values) {
       pieces.add(text.text(separator).done());
       pieces.add(each.given(extraction.trees(), twin));

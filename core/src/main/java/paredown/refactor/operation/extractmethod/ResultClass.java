@@ -31,8 +31,15 @@ final class ResultClass {
   private final Program program;
   private final String binary;
   private final boolean record;
+  private final boolean open;
 
-  ResultClass(String name, Extraction extraction, List<VariableElement> values) {
+  /**
+   * The class of some values.
+   *
+   * @param open whether other classes than the one that holds it name it
+   */
+  ResultClass(String name, Extraction extraction, List<VariableElement> values, boolean open) {
+    this.open = open;
     this.name = name;
     this.extraction = extraction;
     this.values = values;
@@ -80,6 +87,15 @@ final class ResultClass {
   /** Names the class where it is in sight. */
   void write(Written.Text text) {
     text.name(name, Symbols.typeKey(binary));
+  }
+
+  /** Names the class from another one, perhaps. */
+  void write(Written.Text text, TypeNames names, OwnerClass from) {
+    if (!from.element().equals(owner.element())) {
+      names.write(text, owner.element(), from.element());
+      text.text(".");
+    }
+    write(text);
   }
 
   /** Makes an object of the values that the new method has in the end. */
@@ -141,7 +157,7 @@ final class ResultClass {
     text.text(end + end + at);
     String what = Listed.of(values.stream().map(each -> each.getSimpleName().toString()).toList());
     text.text("/** The %s that %s gives. */%s%s".formatted(what, method, end, at));
-    text.text(owner.element().getKind().isInterface() ? "" : "private ");
+    text.text(owner.element().getKind().isInterface() || open ? "" : "private ");
     if (record) {
       text.text("record " + name + "(");
       components(text, names);
