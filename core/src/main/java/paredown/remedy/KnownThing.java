@@ -45,7 +45,13 @@ final class KnownThing {
           Map.entry("Contact", Set.of("phone", "email", "fax", "mail", "mobile", "telephone")),
           Map.entry("Credentials", Set.of("user", "username", "login", "password")),
           Map.entry("Endpoint", Set.of("host", "port", "scheme")),
+          Map.entry(
+              "Connection",
+              Set.of("host", "port", "scheme", "user", "username", "login", "password")),
           Map.entry("Version", Set.of("major", "minor", "patch")));
+
+  /** What has two ends may have several parts at each: {@code startHour, startMinute, endHour}. */
+  private static final Set<String> TWO_ENDED = Set.of("Span", "Period", "Range");
 
   private static final Set<List<String>> AXES = Set.of(List.of("x"), List.of("y"));
 
@@ -64,13 +70,16 @@ final class KnownThing {
   private static Optional<String> named(String name, Set<String> parts, List<String> members) {
     List<String> others = new ArrayList<>();
     Set<List<String>> rests = new HashSet<>();
+    Set<String> ends = new HashSet<>();
     for (String member : members) {
       List<String> words = NameWords.of(member);
       int last = words.size() - 1;
       if (parts.contains(words.get(last))) {
         rests.add(words.subList(0, last));
+        ends.add(words.get(last));
       } else if (parts.contains(words.get(0))) {
         rests.add(words.subList(1, words.size()));
+        ends.add(words.get(0));
       } else {
         others.add(member);
       }
@@ -78,7 +87,13 @@ final class KnownThing {
     if (name.equals("Range") && others.isEmpty() && rests.equals(AXES)) {
       return Optional.of("Bounds");
     }
-    boolean one = members.size() - others.size() >= 2 && others.size() <= 1 && rests.size() == 1;
+    boolean both =
+        TWO_ENDED.contains(name)
+            && others.isEmpty()
+            && ends.size() == 2
+            && rests.size() * 2 == members.size();
+    boolean one =
+        members.size() - others.size() >= 2 && others.size() <= 1 && (rests.size() == 1 || both);
     if (!one) {
       return Optional.empty();
     }

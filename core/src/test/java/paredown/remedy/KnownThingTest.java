@@ -15,6 +15,13 @@ class KnownThingTest {
   void hasTheNameThatEverybodyHasForIt() {
     assertEquals(Optional.of("Address"), named("house", "lane", "village", "postcode"));
     assertEquals(Optional.of("Period"), named("startDate", "endDate"));
+    assertEquals(Optional.of("Connection"), named("host", "port", "user", "password"));
+  }
+
+  @Test
+  void mayHaveSeveralPartsAtEachOfTwoEnds() {
+    assertEquals(Optional.of("Period"), named("startHour", "startMinute", "endHour", "endMinute"));
+    assertEquals(Optional.empty(), named("startHour", "startMinute", "endHour"));
   }
 
   @Test
