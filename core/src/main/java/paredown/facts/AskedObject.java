@@ -27,6 +27,11 @@ final class AskedObject extends TreePathScanner<Void, Void> {
   private final Set<String> members = new TreeSet<>();
   private final Set<String> roots = new TreeSet<>();
   private final Set<String> others = new LinkedHashSet<>();
+
+  /** The parameters of lambdas within, and what is asked of the objects that they stand for. */
+  private final Set<String> bound = new LinkedHashSet<>();
+
+  private final Set<String> within = new TreeSet<>();
   private String type = "";
   private boolean mixed;
 
@@ -38,14 +43,26 @@ final class AskedObject extends TreePathScanner<Void, Void> {
     return !mixed
         && roots.size() == 1
         && !members.isEmpty()
-        && (others.isEmpty() || members.size() > 1 && others.size() <= OTHERS);
+        && (others.isEmpty() || asksSeveral() && others.size() <= OTHERS);
   }
 
-  Question question(ExpressionTree tree, int line) {
+  /** Whether it is asked two things or more, those among them that lambdas ask of its parts. */
+  boolean asksSeveral() {
+    return members.size() + within.size() > 1;
+  }
+
+  /**
+   * The question.
+   *
+   * @param given the variable that takes the value; empty for a condition
+   */
+  Question question(ExpressionTree tree, String given, int line) {
     String root = roots.iterator().next();
-    String text = named(tree.toString(), root, "it");
-    return new Question(
-        type, text, QuestionForm.of(tree, part -> placed(part, root)), members, line);
+    String text = Question.written(named(tree.toString(), root, "it"));
+    String form = QuestionForm.of(tree, part -> placed(part, root));
+    Set<String> asked = new TreeSet<>(members);
+    asked.addAll(within);
+    return new Question(type, text, form, given, asked, line);
   }
 
   /** The other values by their order, whatever they are called. */
@@ -54,6 +71,9 @@ final class AskedObject extends TreePathScanner<Void, Void> {
     int i = 0;
     for (String other : others) {
       placed = named(placed, other, "$" + i++);
+    }
+    for (String parameter : bound) {
+      placed = named(placed, parameter, "%" + i++);
     }
     return placed;
   }
@@ -65,12 +85,16 @@ final class AskedObject extends TreePathScanner<Void, Void> {
 
   @Override
   public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
-    mixed = true;
-    return null;
+    tree.getParameters().forEach(each -> bound.add(each.getName().toString()));
+    mixed |= tree.getBodyKind() != LambdaExpressionTree.BodyKind.EXPRESSION;
+    return scan(tree.getBody(), null);
   }
 
   @Override
   public Void visitIdentifier(IdentifierTree tree, Void unused) {
+    if (bound.contains(tree.getName().toString())) {
+      return null;
+    }
     Element element = own.element(getCurrentPath());
     boolean constant =
         element == null
@@ -96,10 +120,12 @@ final class AskedObject extends TreePathScanner<Void, Void> {
   public Void visitMemberSelect(MemberSelectTree tree, Void unused) {
     Element element = own.element(getCurrentPath());
     if (element != null
-        && tree.getExpression() instanceof IdentifierTree
+        && tree.getExpression() instanceof IdentifierTree asked
         && !element.getModifiers().contains(Modifier.STATIC)
         && !(element instanceof TypeElement)) {
-      if (own.holds(element.getEnclosingElement())) {
+      if (bound.contains(asked.getName().toString())) {
+        within.add("%s#%s".formatted(element.getEnclosingElement(), element.getSimpleName()));
+      } else if (own.holds(element.getEnclosingElement())) {
         type = own.name((TypeElement) element.getEnclosingElement());
         members.add(
             element instanceof ExecutableElement method

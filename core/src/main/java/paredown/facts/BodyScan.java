@@ -115,6 +115,7 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   @Override
   public Void visitReturn(ReturnTree tree, Void unused) {
     spans.leaveAll();
+    value(tree.getExpression(), "");
     return super.visitReturn(tree, null);
   }
 
@@ -132,6 +133,9 @@ final class BodyScan extends TreePathScanner<Void, Void> {
 
   @Override
   public Void visitLambdaExpression(LambdaExpressionTree tree, Void unused) {
+    if (tree.getBodyKind() == LambdaExpressionTree.BodyKind.EXPRESSION) {
+      value(tree.getBody(), "");
+    }
     spans.apart(() -> super.visitLambdaExpression(tree, null));
     return null;
   }
@@ -181,6 +185,7 @@ final class BodyScan extends TreePathScanner<Void, Void> {
   @Override
   public Void visitMethodInvocation(MethodInvocationTree tree, Void unused) {
     traits.called(getCurrentPath(), tree);
+    tree.getArguments().forEach(each -> value(each, ""));
     if (tree.getMethodSelect() instanceof MemberSelectTree select
         && select.getIdentifier().contentEquals("equals")
         && tree.getArguments().size() == 1) {
@@ -205,7 +210,26 @@ final class BodyScan extends TreePathScanner<Void, Void> {
     if (element != null && isLocal(element)) {
       local(element, LocalUse.Kind.DECLARE, places.start(tree));
     }
+    value(tree.getInitializer(), tree.getName().toString());
     return super.visitVariable(tree, null);
+  }
+
+  @Override
+  public Void visitAssignment(AssignmentTree tree, Void unused) {
+    value(tree.getExpression(), tree.getVariable().toString());
+    return super.visitAssignment(tree, null);
+  }
+
+  @Override
+  public Void visitCompoundAssignment(CompoundAssignmentTree tree, Void unused) {
+    value(tree.getExpression(), "");
+    return super.visitCompoundAssignment(tree, null);
+  }
+
+  private void value(Tree expression, String given) {
+    if (expression != null) {
+      traits.value(new TreePath(getCurrentPath(), expression), given);
+    }
   }
 
   @Override

@@ -18,6 +18,7 @@ import javax.lang.model.element.ExecutableElement;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeKind;
+import javax.lang.model.type.TypeMirror;
 import paredown.facts.Access.Root;
 import paredown.program.Program;
 import paredown.program.Unit;
@@ -74,6 +75,12 @@ final class DeclaredTypes {
             && holds(element)
         ? name(element)
         : "";
+  }
+
+  /** Whether an expression gives a number. */
+  boolean isNumber(TreePath path) {
+    TypeMirror type = program.trees().getTypeMirror(path);
+    return type != null && type.getKind().isPrimitive() && type.getKind() != TypeKind.BOOLEAN;
   }
 
   UnitPlaces places(Unit unit) {

@@ -210,12 +210,56 @@ final class TraitsReader {
     AskedObject asked = new AskedObject(own);
     asked.scan(path, null);
     if (asked.isOne()) {
-      questions.add(asked.question((ExpressionTree) tree, places.line(tree)));
+      questions.add(asked.question((ExpressionTree) tree, "", places.line(tree)));
     } else if (tree instanceof BinaryTree both
         && (tree.getKind() == Tree.Kind.CONDITIONAL_AND
             || tree.getKind() == Tree.Kind.CONDITIONAL_OR)) {
       ask(new TreePath(path, both.getLeftOperand()));
       ask(new TreePath(path, both.getRightOperand()));
     }
+  }
+
+  /**
+   * Takes down what asks one object, or works a number out of it: the largest parts of the value
+   * that a variable, a method or a caller is given.
+   *
+   * @param given the variable that takes it; empty where it is none
+   */
+  void value(TreePath path, String given) {
+    Tree tree = path.getLeaf();
+    if (tree instanceof ParenthesizedTree within) {
+      value(new TreePath(path, within.getExpression()), given);
+    } else if (isCondition(tree)) {
+      ask(path);
+    } else if (mayWorkOut(tree)) {
+      AskedObject asked = new AskedObject(own);
+      asked.scan(path, null);
+      if (asked.isOne() && asked.asksSeveral() && own.isNumber(path)) {
+        questions.add(asked.question((ExpressionTree) tree, given, places.line(tree)));
+      } else if (tree instanceof BinaryTree both) {
+        value(new TreePath(path, both.getLeftOperand()), "");
+        value(new TreePath(path, both.getRightOperand()), "");
+      }
+    }
+  }
+
+  private static boolean isCondition(Tree tree) {
+    return switch (tree.getKind()) {
+      case CONDITIONAL_AND, CONDITIONAL_OR, LOGICAL_COMPLEMENT -> true;
+      case EQUAL_TO, NOT_EQUAL_TO, LESS_THAN, GREATER_THAN -> true;
+      case LESS_THAN_EQUAL, GREATER_THAN_EQUAL -> true;
+      default -> false;
+    };
+  }
+
+  /** Arithmetic, and a call of what a call gives. */
+  private static boolean mayWorkOut(Tree tree) {
+    return switch (tree.getKind()) {
+      case PLUS, MINUS, MULTIPLY, DIVIDE, REMAINDER -> true;
+      case METHOD_INVOCATION ->
+          ((MethodInvocationTree) tree).getMethodSelect() instanceof MemberSelectTree select
+              && select.getExpression() instanceof MethodInvocationTree;
+      default -> false;
+    };
   }
 }

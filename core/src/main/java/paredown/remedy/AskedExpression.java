@@ -19,6 +19,7 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.TypeElement;
 import javax.lang.model.type.DeclaredType;
+import paredown.facts.Question;
 import paredown.program.Program;
 import paredown.program.RecentPrograms;
 import paredown.program.Sources;
@@ -76,7 +77,7 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
         return null;
       }
     }.scan(path, null);
-    String said = path.getLeaf().toString();
+    String said = Question.written(path.getLeaf().toString());
     return names.stream()
         .anyMatch(
             name ->

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import javax.lang.model.SourceVersion;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
 import paredown.facts.TypeFact;
@@ -170,6 +171,9 @@ record CodeCandidates(Finding finding, TypeFact type) {
    * the methods that ask it.
    */
   private String questionName() {
+    if (finding.claim().contains(" work this out from ")) {
+      return valueName();
+    }
     Matcher constant = CONSTANT.matcher(finding.identity().get(0));
     if (constant.matches()) {
       return "is"
@@ -185,6 +189,24 @@ record CodeCandidates(Finding finding, TypeFact type) {
     return shortest.matches("(?:is|has|can|may|must|needs)\\p{Lu}.*")
         ? shortest
         : "is" + NameWords.capitalised(shortest);
+  }
+
+  /** A value after the variables that take it, or else after the first datum that it is made of. */
+  private String valueName() {
+    return finding.evidence().rows().stream()
+        .flatMap(row -> row.uses().stream())
+        .filter(use -> use.startsWith("as "))
+        .map(use -> use.substring("as ".length()))
+        .filter(SourceVersion::isName)
+        .findFirst()
+        .orElseGet(
+            () -> {
+              String first = finding.members().get(0).replaceAll("\\(.*|.*#", "");
+              String plain = first.replaceAll("^get(?=\\p{Lu})", "");
+              return NameWords.capitalised(plain).equals(plain)
+                  ? plain.substring(0, 1).toLowerCase() + plain.substring(1) + "InAll"
+                  : plain + "InAll";
+            });
   }
 
   private String provider() {

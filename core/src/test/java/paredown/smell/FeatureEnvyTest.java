@@ -321,6 +321,37 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void findsANumberThatSeveralClassesWorkOutOfOneObject() {
+    String fee = "public class %s { int n; int x(Berth %s) { int size = %s; return size + n; } }";
+    String one = fee.formatted("One", "b", "b.depth() * b.length()");
+    assertEquals(
+        List.of("Berth: 2 methods work it out: it.depth() * it.length()"),
+        Found.in(folder, BERTH, one, fee.formatted("Two", "at", "at.depth() * at.length()"))
+            .of(Form.QUESTION));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder.resolve("two"),
+                BERTH,
+                one,
+                fee.formatted("Two", "at", "at.length() * at.depth()"))
+            .of(Form.QUESTION));
+    String quay =
+        "import java.util.*; public class Quay { private List<Berth> berths = new ArrayList<>();"
+            + " List<Berth> berths() { return berths; } }";
+    String all = "public class %s { int n; int x(Quay %s) { return n + %s; } }";
+    assertEquals(
+        List.of("Quay: 2 methods work it out: it.berths().stream().mapToInt(b -> b.depth()).sum()"),
+        Found.in(
+                folder.resolve("lambda"),
+                BERTH,
+                quay,
+                all.formatted("One", "q", "q.berths().stream().mapToInt(b -> b.depth()).sum()"),
+                all.formatted("Two", "at", "at.berths().stream().mapToInt(e -> e.depth()).sum()"))
+            .of(Form.QUESTION));
+  }
+
+  @Test
   void takesAPredicateThatTheObjectAnswersForNoQuestionOfThatKind() {
     String ask = "public class %s { int n; int x(Berth b) { return b.closed() ? n : 1; } }";
     Found found =

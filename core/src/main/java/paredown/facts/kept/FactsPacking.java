@@ -116,6 +116,7 @@ final class FactsPacking {
             out.text(each.type())
                 .text(each.text())
                 .text(each.form())
+                .text(each.given())
                 .texts(each.members())
                 .number(each.line()));
     out.all(

@@ -142,7 +142,8 @@ final class FactsUnpacking {
 
   private Traits traits() {
     return new Traits(
-        in.all(() -> new Question(in.text(), in.text(), in.text(), in.set(), in.number())),
+        in.all(
+            () -> new Question(in.text(), in.text(), in.text(), in.text(), in.set(), in.number())),
         in.all(() -> new Traits.Chain(in.all(this::use), in.text(), in.number())),
         in.all(() -> new Traits.KindTest(in.text(), in.text(), in.number(), in.number())),
         in.all(() -> new Traits.Passed(in.text(), use(), in.number())),

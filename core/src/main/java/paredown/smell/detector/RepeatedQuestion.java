@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Question;
@@ -19,13 +20,17 @@ import paredown.smell.Limits;
 import paredown.smell.Smell;
 
 /**
- * A repeated question is a condition on one object's data that stands in several methods of other
- * classes, each free to get it backwards. It belongs to the object as a method of its own.
+ * A repeated question is a condition on one object's data, or a number worked out of them, that
+ * stands in several methods of other classes, each free to get it wrong. It belongs to the object
+ * as a method of its own.
  *
  * <p>Hunt and Thomas, "Tell, don't ask", 1998. A call of one method that answers yes or no is no
  * question of this kind: the object answers it already.
  */
 public final class RepeatedQuestion implements Detector {
+
+  /** What compares or joins; the arrow of a lambda does neither. */
+  private static final Pattern DECIDES = Pattern.compile("==|!=|<|(?<!-)>|&&|\\|\\|");
 
   private record Asked(String type, String form) {}
 
@@ -53,16 +58,18 @@ public final class RepeatedQuestion implements Detector {
   }
 
   private static boolean counts(TypeFact type, TypeFact asked, Question question) {
-    boolean decides = question.text().matches("(?s).*(==|!=|<|>|&&|\\|\\|).*");
+    boolean decides = decides(question.text());
+    boolean worksOut = question.members().size() > 1;
     boolean isNullCheck = question.text().matches("\\(?it[\\w.()]* [!=]= null\\)?");
     boolean asksData =
         question.members().stream()
             .allMatch(
                 member ->
-                    asked.field(member).isPresent()
+                    member.contains("#")
+                        || asked.field(member).isPresent()
                         || asked.method(member).filter(MethodFact::isAccessor).isPresent()
                         || asked.kind() == TypeFact.Kind.RECORD);
-    return decides && !isNullCheck && asksData && ForeignData.isForeign(type, asked);
+    return (decides || worksOut) && !isNullCheck && asksData && ForeignData.isForeign(type, asked);
   }
 
   private static long methods(List<Place> places) {
@@ -70,6 +77,11 @@ public final class RepeatedQuestion implements Detector {
         .map(place -> place.type().name() + place.method().signature())
         .distinct()
         .count();
+  }
+
+  /** Whether an expression is a condition; else it works out a number. */
+  private static boolean decides(String text) {
+    return DECIDES.matcher(text).find();
   }
 
   /** A question about two data is telling enough where two classes ask it. */
@@ -81,40 +93,29 @@ public final class RepeatedQuestion implements Detector {
 
   private static Finding finding(Asked asked, List<Place> places, Grounds grounds) {
     TypeFact type = grounds.types().get(asked.type());
-    // Who asks with the fewest denials comes first. Of these, what is open to all comes first, as
-    // it
-    // could give the question to all.
+    // The fewest denials come first. Of these, what is open to all, as it could give the question
+    // to
+    // all.
     places.sort(
         Comparator.comparing((Place place) -> denials(place.question().text()))
             .thenComparing(place -> !place.type().isPublic()));
     String text = places.get(0).question().text();
     List<String> members = places.get(0).question().members().stream().sorted().toList();
     int methods = (int) methods(places);
+    String asks = decides(text) ? "ask it" : "work it out";
     List<Evidence.Figure> figures =
         List.of(
             new Evidence.Figure(
                 "places",
                 methods,
                 needed(places, grounds.limits()),
-                "%d methods ask it; from %d on it belongs to %s"
+                "%d methods %s; from %d on it belongs to %s"
                     .formatted(
                         methods,
+                        asks,
                         needed(places, grounds.limits()),
                         Finding.shortName(type.name()))));
-    List<Evidence.Row> rows =
-        places.stream()
-            .map(
-                place ->
-                    new Evidence.Row(
-                        place.type().range().file(),
-                        place.question().line(),
-                        place.method().signature(),
-                        List.of(
-                            "in "
-                                + Finding.shortName(place.type().name())
-                                + "#"
-                                + place.method().name())))
-            .toList();
+    List<Evidence.Row> rows = places.stream().map(RepeatedQuestion::row).toList();
     return new Finding(
         Smell.FEATURE_ENVY,
         Form.QUESTION,
@@ -123,10 +124,24 @@ public final class RepeatedQuestion implements Detector {
         List.of(text),
         members,
         type.range(),
-        "%d methods ask it: %s".formatted(methods, text),
-        "%d methods of other classes ask a %s: %s"
-            .formatted(methods, Finding.shortName(type.name()), text),
+        "%d methods %s: %s".formatted(methods, asks, text),
+        "%d methods of other classes %s a %s: %s"
+            .formatted(
+                methods,
+                decides(text) ? "ask" : "work this out from",
+                Finding.shortName(type.name()),
+                text),
         Evidence.of(figures, "It is asked here:", rows));
+  }
+
+  private static Evidence.Row row(Place place) {
+    List<String> uses = new ArrayList<>();
+    uses.add("in %s#%s".formatted(Finding.shortName(place.type().name()), place.method().name()));
+    if (!place.question().given().isEmpty()) {
+      uses.add("as " + place.question().given());
+    }
+    return new Evidence.Row(
+        place.type().range().file(), place.question().line(), place.method().signature(), uses);
   }
 
   private static long denials(String text) {
