@@ -134,7 +134,7 @@ public final class Rendering {
         java.util.Comparator.comparingInt(Replacement::start).thenComparingInt(Replacement::end));
     int at = start;
     for (Replacement each : sorted) {
-      if (each.start() < at || each.end() > end) {
+      if (!each.isWithin(at, end)) {
         throw new IllegalStateException(
             "two edits meet at " + each.start() + "-" + each.end() + " behind " + at);
       }

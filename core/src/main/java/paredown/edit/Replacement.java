@@ -45,4 +45,9 @@ public record Replacement(
   public static Replacement removal(int start, int end) {
     return new Replacement(start, end, List.of(), List.of());
   }
+
+  /** Whether it replaces nothing outside a range. */
+  public boolean isWithin(int from, int to) {
+    return from <= start && end <= to;
+  }
 }

@@ -128,4 +128,9 @@ public record MethodFact(
   public int hashCode() {
     return 31 * signature.hashCode() + range.hashCode();
   }
+
+  /** Whether it is a method of an object, and has a body. */
+  public boolean isOfObject() {
+    return !isConstructor() && !isStatic() && !isAbstract();
+  }
 }

@@ -5,30 +5,14 @@ import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
-import java.util.Map;
 import java.util.function.UnaryOperator;
+import paredown.program.TurnedSign;
 
 /**
  * What a condition asks, whether it is asked straight or for the opposite: the negation goes inward
  * by the laws of De Morgan, and of the two answers the one with fewer denials stands for both.
  */
 final class QuestionForm {
-  private static final Map<Tree.Kind, String> SIGNS =
-      Map.of(
-          Tree.Kind.EQUAL_TO, "==",
-          Tree.Kind.NOT_EQUAL_TO, "!=",
-          Tree.Kind.LESS_THAN, "<",
-          Tree.Kind.GREATER_THAN_EQUAL, ">=",
-          Tree.Kind.GREATER_THAN, ">",
-          Tree.Kind.LESS_THAN_EQUAL, "<=",
-          Tree.Kind.CONDITIONAL_AND, "&&",
-          Tree.Kind.CONDITIONAL_OR, "||");
-
-  private static final Map<String, String> OPPOSITES =
-      Map.of(
-          "==", "!=", "!=", "==", "<", ">=", ">=", "<", ">", "<=", "<=", ">", "&&", "||", "||",
-          "&&");
-
   private final UnaryOperator<String> named;
 
   private QuestionForm(UnaryOperator<String> named) {
@@ -59,13 +43,12 @@ final class QuestionForm {
     if (tree.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
       return of(((UnaryTree) tree).getExpression(), !denied);
     }
-    String sign = SIGNS.get(tree.getKind());
-    if (sign == null) {
+    if (!TurnedSign.has(tree)) {
       return (denied ? "!" : "") + named.apply(tree.toString());
     }
     BinaryTree both = (BinaryTree) tree;
-    boolean joins = sign.equals("&&") || sign.equals("||");
-    String said = denied ? OPPOSITES.get(sign) : sign;
+    boolean joins = TurnedSign.joins(tree);
+    String said = TurnedSign.written(denied ? TurnedSign.kind(tree) : tree.getKind());
     return "(%s %s %s)"
         .formatted(
             of(both.getLeftOperand(), joins && denied),

@@ -27,10 +27,7 @@ public record Cohesion(int methods, int connected) {
     Map<BitSet, Integer> alike = new HashMap<>();
     int methods = 0;
     for (MethodFact method : type.methods()) {
-      if (!method.isConstructor()
-          && !method.isStatic()
-          && !method.isAbstract()
-          && !method.isPrivate()) {
+      if (method.isOfObject() && !method.isPrivate()) {
         alike.merge(reached.get(method.signature()), 1, Integer::sum);
         methods++;
       }

@@ -91,9 +91,6 @@ public final class MemberGroups {
 
   /** Whether a method can tie members together. */
   public static boolean ties(MethodFact method) {
-    return !method.isConstructor()
-        && !method.isStatic()
-        && !method.isAbstract()
-        && !TIE_NOTHING.contains(method.signature());
+    return method.isOfObject() && !TIE_NOTHING.contains(method.signature());
   }
 }

@@ -41,27 +41,35 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
 
   private final UnitTrees trees;
   private final Place lines;
+  private final boolean beginning;
   private final Predicate<TreePath> wanted;
   private Tree longest;
 
-  private AskedExpression(UnitTrees trees, Place lines, Predicate<TreePath> wanted) {
+  /**
+   * A search.
+   *
+   * @param beginning whether it is enough that the expression begins in the lines
+   */
+  private AskedExpression(
+      UnitTrees trees, Place lines, boolean beginning, Predicate<TreePath> wanted) {
     this.trees = trees;
     this.lines = lines;
+    this.beginning = beginning;
     this.wanted = wanted;
   }
 
   /** Its place as extract method takes it; empty where there is none. */
   static Optional<String> in(String place, String type, Sources sources) {
-    return longest(place, sources, trees -> path -> new AskedOf(trees, type).asksOne(path));
+    return longest(place, false, sources, trees -> path -> new AskedOf(trees, type).asksOne(path));
   }
 
   /**
-   * The place of an expression that asks a question.
+   * The place of an expression that asks a question, and begins somewhere.
    *
    * @param question as it is said, with {@code it} for the object that is asked
    */
   static Optional<String> asking(String question, String place, Sources sources) {
-    return longest(place, sources, trees -> path -> asks(trees, path, question));
+    return longest(place, true, sources, trees -> path -> asks(trees, path, question));
   }
 
   private static boolean asks(UnitTrees trees, TreePath path, String question) {
@@ -86,14 +94,17 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
   }
 
   private static Optional<String> longest(
-      String place, Sources sources, Function<UnitTrees, Predicate<TreePath>> wanted) {
+      String place,
+      boolean beginning,
+      Sources sources,
+      Function<UnitTrees, Predicate<TreePath>> wanted) {
     Place lines = Place.of(place);
     if (sources.file(lines.file()).isEmpty()) {
       return Optional.empty();
     }
     Program program = RecentPrograms.of(sources, Set.of(lines.file()));
     UnitTrees trees = new UnitTrees(program, program.unit(lines.file()).orElseThrow());
-    AskedExpression search = new AskedExpression(trees, lines, wanted.apply(trees));
+    AskedExpression search = new AskedExpression(trees, lines, beginning, wanted.apply(trees));
     search.scan(trees.unit().tree(), null);
     return Optional.ofNullable(search.longest).map(search::shown);
   }
@@ -133,7 +144,7 @@ final class AskedExpression extends TreePathScanner<Void, Void> {
     return start >= 0
         && end > start
         && trees.source().line(start) >= lines.firstLine()
-        && trees.source().line(end - 1) <= lines.lastLine();
+        && trees.source().line(beginning ? start : end - 1) <= lines.lastLine();
   }
 
   /** What asks one object of a type several things, and needs little else. */

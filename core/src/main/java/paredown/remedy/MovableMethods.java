@@ -27,9 +27,7 @@ public final class MovableMethods {
     for (MethodFact method : type.methods()) {
       Set<String> used = method.fieldsOf(type.name());
       boolean eligible =
-          !method.isConstructor()
-              && !method.isStatic()
-              && !method.isAbstract()
+          method.isOfObject()
               && !method.overrides()
               && !method.isGetter()
               && used.stream().noneMatch(staying::contains);

@@ -118,8 +118,7 @@ public final class ExtractClassSites implements Sites {
     private void addReceiving(TypeFact type, List<String> fields) {
       List<String> methods =
           type.methods().stream()
-              .filter(
-                  method -> !method.isConstructor() && !method.isStatic() && !method.isAbstract())
+              .filter(MethodFact::isOfObject)
               .filter(method -> method.fieldsOf(type.name()).stream().anyMatch(fields::contains))
               .map(MethodFact::signature)
               .toList();
@@ -140,10 +139,7 @@ public final class ExtractClassSites implements Sites {
     /** Methods that the class forgets. */
     private void addAlone(TypeFact type) {
       List<MethodFact> all =
-          new ArrayList<>(
-              type.methods().stream()
-                  .filter(each -> !each.isConstructor() && !each.isStatic() && !each.isAbstract())
-                  .toList());
+          new ArrayList<>(type.methods().stream().filter(MethodFact::isOfObject).toList());
       for (int i = 0; i < ALONE && !all.isEmpty(); i++) {
         Collections.shuffle(all, random);
         int size = 1 + random.nextInt(Math.min(3, all.size()));

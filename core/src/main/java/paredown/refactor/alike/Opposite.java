@@ -1,18 +1,12 @@
 package paredown.refactor.alike;
 
 import com.sun.source.tree.BinaryTree;
-import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.ParenthesizedTree;
 import com.sun.source.tree.Tree;
 import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
-import java.util.EnumSet;
-import java.util.Map;
-import java.util.Set;
 import java.util.function.BiPredicate;
-import javax.lang.model.type.DeclaredType;
-import javax.lang.model.type.TypeKind;
-import javax.lang.model.type.TypeMirror;
+import paredown.program.TurnedSign;
 import paredown.refactor.code.UnitTrees;
 
 /**
@@ -21,20 +15,6 @@ import paredown.refactor.code.UnitTrees;
  * so that the opposite of {@code <} is not {@code >=} for them.
  */
 final class Opposite {
-  private static final Map<Tree.Kind, Tree.Kind> SIGNS =
-      Map.of(
-          Tree.Kind.EQUAL_TO, Tree.Kind.NOT_EQUAL_TO,
-          Tree.Kind.NOT_EQUAL_TO, Tree.Kind.EQUAL_TO,
-          Tree.Kind.CONDITIONAL_AND, Tree.Kind.CONDITIONAL_OR,
-          Tree.Kind.CONDITIONAL_OR, Tree.Kind.CONDITIONAL_AND,
-          Tree.Kind.LESS_THAN, Tree.Kind.GREATER_THAN_EQUAL,
-          Tree.Kind.GREATER_THAN_EQUAL, Tree.Kind.LESS_THAN,
-          Tree.Kind.GREATER_THAN, Tree.Kind.LESS_THAN_EQUAL,
-          Tree.Kind.LESS_THAN_EQUAL, Tree.Kind.GREATER_THAN);
-
-  private static final Set<TypeKind> WHOLE =
-      EnumSet.of(TypeKind.BYTE, TypeKind.SHORT, TypeKind.CHAR, TypeKind.INT, TypeKind.LONG);
-
   private final UnitTrees others;
   private final UnitTrees trees;
   private final BiPredicate<Tree, Tree> same;
@@ -55,9 +35,9 @@ final class Opposite {
   /** Whether an expression could say the opposite of another. */
   static boolean mayBe(Tree one, Tree other) {
     boolean denied = isDenied(one) != isDenied(other);
-    Tree.Kind kind = core(one).getKind();
-    Tree.Kind wanted = denied ? kind : SIGNS.get(kind);
-    return SIGNS.containsKey(kind) && core(other).getKind() == wanted;
+    Tree core = core(one);
+    Tree.Kind wanted = denied ? core.getKind() : TurnedSign.kind(core);
+    return TurnedSign.has(core) && core(other).getKind() == wanted;
   }
 
   private static boolean isDenied(Tree tree) {
@@ -98,19 +78,19 @@ final class Opposite {
     }
     if (!(one.getLeaf() instanceof BinaryTree here)
         || !(two.getLeaf() instanceof BinaryTree there)
-        || there.getKind() != SIGNS.get(here.getKind())) {
+        || there.getKind() != TurnedSign.kind(here)) {
       return false;
     }
-    return switch (here.getKind()) {
-      case CONDITIONAL_AND, CONDITIONAL_OR ->
-          says(new TreePath(one, here.getLeftOperand()), new TreePath(two, there.getLeftOperand()))
-              && says(
-                  new TreePath(one, here.getRightOperand()),
-                  new TreePath(two, there.getRightOperand()));
-      case EQUAL_TO, NOT_EQUAL_TO -> areSame(here, there);
-      default ->
-          isOfWholeNumbers(others, one) && isOfWholeNumbers(trees, two) && areSame(here, there);
-    };
+    if (TurnedSign.joins(here)) {
+      return says(
+              new TreePath(one, here.getLeftOperand()), new TreePath(two, there.getLeftOperand()))
+          && says(
+              new TreePath(one, here.getRightOperand()),
+              new TreePath(two, there.getRightOperand()));
+    }
+    return TurnedSign.isSure(others.program(), one)
+        && TurnedSign.isSure(trees.program(), two)
+        && areSame(here, there);
   }
 
   private static TreePath denied(TreePath path) {
@@ -120,23 +100,5 @@ final class Opposite {
   private boolean areSame(BinaryTree here, BinaryTree there) {
     return same.test(bare(here.getLeftOperand()), bare(there.getLeftOperand()))
         && same.test(bare(here.getRightOperand()), bare(there.getRightOperand()));
-  }
-
-  private static boolean isOfWholeNumbers(UnitTrees file, TreePath comparison) {
-    BinaryTree tree = (BinaryTree) comparison.getLeaf();
-    return isWhole(file, comparison, tree.getLeftOperand())
-        && isWhole(file, comparison, tree.getRightOperand());
-  }
-
-  private static boolean isWhole(UnitTrees file, TreePath comparison, ExpressionTree operand) {
-    TypeMirror type = file.program().trees().getTypeMirror(new TreePath(comparison, operand));
-    if (type instanceof DeclaredType boxed) {
-      try {
-        type = file.program().types().unboxedType(boxed);
-      } catch (IllegalArgumentException e) {
-        return false;
-      }
-    }
-    return type != null && WHOLE.contains(type.getKind());
   }
 }

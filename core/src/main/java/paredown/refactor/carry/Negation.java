@@ -9,14 +9,11 @@ import com.sun.source.tree.UnaryTree;
 import com.sun.source.util.TreePath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import java.util.function.Function;
-import javax.lang.model.type.TypeKind;
-import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
 import paredown.edit.Piece;
 import paredown.edit.Written;
+import paredown.program.TurnedSign;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.UnitTrees;
 
@@ -26,19 +23,6 @@ import paredown.refactor.code.UnitTrees;
  * <p>Less and greater are turned only of whole numbers: of others neither may hold.
  */
 public final class Negation {
-  private static final Map<Tree.Kind, String> OPPOSITE =
-      Map.of(
-          Tree.Kind.EQUAL_TO, "!=",
-          Tree.Kind.NOT_EQUAL_TO, "==",
-          Tree.Kind.LESS_THAN, ">=",
-          Tree.Kind.GREATER_THAN_EQUAL, "<",
-          Tree.Kind.GREATER_THAN, "<=",
-          Tree.Kind.LESS_THAN_EQUAL, ">");
-  private static final Set<Tree.Kind> EQUALITIES =
-      Set.of(Tree.Kind.EQUAL_TO, Tree.Kind.NOT_EQUAL_TO);
-  private static final Set<TypeKind> WHOLE =
-      Set.of(TypeKind.BYTE, TypeKind.SHORT, TypeKind.CHAR, TypeKind.INT, TypeKind.LONG);
-
   private final UnitTrees trees;
   private final List<Piece> pieces = new ArrayList<>();
 
@@ -82,22 +66,22 @@ public final class Negation {
     Tree tree = path.getLeaf();
     if (tree instanceof ParenthesizedTree inner) {
       TreePath within = new TreePath(path, inner.getExpression());
-      boolean needed = isJunction(within.getLeaf()) && opposite(within.getLeaf()) < asked;
+      boolean needed = TurnedSign.joins(within.getLeaf()) && opposite(within.getLeaf()) < asked;
       write(needed ? "(" : "");
       turn(within, 0);
       write(needed ? ")" : "");
     } else if (tree instanceof UnaryTree not && tree.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
       carry(not.getExpression(), asked);
-    } else if (tree instanceof BinaryTree both && isJunction(tree)) {
+    } else if (tree instanceof BinaryTree both && TurnedSign.joins(tree)) {
       int rank = opposite(tree);
       write(rank < asked ? "(" : "");
       turn(new TreePath(path, both.getLeftOperand()), rank);
       write(between(both, rank == Brackets.OR ? "||" : "&&"));
       turn(new TreePath(path, both.getRightOperand()), rank + 1);
       write(rank < asked ? ")" : "");
-    } else if (tree instanceof BinaryTree both && isTurnable(path, both)) {
+    } else if (tree instanceof BinaryTree both && TurnedSign.isSure(trees.program(), path)) {
       carry(both.getLeftOperand());
-      write(between(both, OPPOSITE.get(tree.getKind())));
+      write(between(both, TurnedSign.written(TurnedSign.kind(tree))));
       carry(both.getRightOperand());
     } else if (tree instanceof LiteralTree literal) {
       write(String.valueOf(literal.getValue().equals(false)));
@@ -109,26 +93,9 @@ public final class Negation {
     }
   }
 
-  private static boolean isJunction(Tree tree) {
-    return tree.getKind() == Tree.Kind.CONDITIONAL_AND
-        || tree.getKind() == Tree.Kind.CONDITIONAL_OR;
-  }
-
   /** How closely the opposite of a junction binds. */
   private static int opposite(Tree junction) {
     return junction.getKind() == Tree.Kind.CONDITIONAL_AND ? Brackets.OR : Brackets.AND;
-  }
-
-  private boolean isTurnable(TreePath path, BinaryTree both) {
-    return EQUALITIES.contains(both.getKind())
-        || OPPOSITE.containsKey(both.getKind())
-            && isWhole(path, both.getLeftOperand())
-            && isWhole(path, both.getRightOperand());
-  }
-
-  private boolean isWhole(TreePath path, Tree operand) {
-    TypeMirror type = trees.program().trees().getTypeMirror(new TreePath(path, operand));
-    return type != null && WHOLE.contains(type.getKind());
   }
 
   /** Writes what was denied, without brackets that only the sign needed. */

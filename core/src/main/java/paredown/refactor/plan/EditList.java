@@ -61,8 +61,7 @@ public final class EditList {
 
   /** Takes out the edits within a range, which moves and brings them along. */
   public List<Replacement> take(String file, int start, int end) {
-    List<Replacement> within =
-        of(file).stream().filter(edit -> edit.start() >= start && edit.end() <= end).toList();
+    List<Replacement> within = of(file).stream().filter(edit -> edit.isWithin(start, end)).toList();
     of(file).removeAll(within);
     return within;
   }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import paredown.facts.MethodFact;
 import paredown.facts.Question;
@@ -93,11 +94,14 @@ public final class RepeatedQuestion implements Detector {
 
   private static Finding finding(Asked asked, List<Place> places, Grounds grounds) {
     TypeFact type = grounds.types().get(asked.type());
-    // The fewest denials come first. Of these, what is open to all, as it could give the question
-    // to
-    // all.
+    Map<String, Long> turns =
+        places.stream()
+            .collect(Collectors.groupingBy(RepeatedQuestion::signs, Collectors.counting()));
+    // The fewest denials come first, then how most places ask. Of these, what is open to all, as it
+    // could give the question to all.
     places.sort(
         Comparator.comparing((Place place) -> denials(place.question().text()))
+            .thenComparing(place -> -turns.get(signs(place)))
             .thenComparing(place -> !place.type().isPublic()));
     String text = places.get(0).question().text();
     List<String> members = places.get(0).question().members().stream().sorted().toList();
@@ -142,6 +146,11 @@ public final class RepeatedQuestion implements Detector {
     }
     return new Evidence.Row(
         place.type().range().file(), place.question().line(), place.method().signature(), uses);
+  }
+
+  /** The signs of an expression, which tell whether it asks straight or for the opposite. */
+  private static String signs(Place place) {
+    return place.question().text().replaceAll("[\\w.()$ ]+", " ");
   }
 
   private static long denials(String text) {

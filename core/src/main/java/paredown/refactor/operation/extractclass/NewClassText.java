@@ -188,9 +188,7 @@ final class NewClassText {
   }
 
   private List<Replacement> within(int start, int stop) {
-    return carried.edits().stream()
-        .filter(edit -> edit.start() >= start && edit.end() <= stop)
-        .toList();
+    return carried.edits().stream().filter(edit -> edit.isWithin(start, stop)).toList();
   }
 
   private void fields() {

@@ -336,8 +336,7 @@ final class OwnerEdits {
   private Carried carried(Construction.Assigned assigned, List<Replacement> own) {
     int start = owner.trees().start(assigned.value().getLeaf());
     int end = owner.trees().end(assigned.value().getLeaf());
-    List<Replacement> inside =
-        own.stream().filter(edit -> edit.start() >= start && edit.end() <= end).toList();
+    List<Replacement> inside = own.stream().filter(edit -> edit.isWithin(start, end)).toList();
     own.removeAll(inside);
     return new Carried(owner.trees().path(), start, end, inside, Indent.SAME, null);
   }

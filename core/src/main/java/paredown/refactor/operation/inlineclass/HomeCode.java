@@ -72,7 +72,7 @@ final class HomeCode {
     code.forEach(
         each -> edits(each).stream().filter(edit -> said.add(edit.start())).forEach(inside::add));
     inside.addAll(docs(start, end));
-    inside.removeIf(each -> each.start() < start || each.end() > end);
+    inside.removeIf(each -> !each.isWithin(start, end));
     Layout from = Layout.of(gone);
     Layout to = Layout.of(home, from.unit());
     String lineEnd = gone.source().lineEnd().equals(to.lineEnd()) ? "" : to.lineEnd();

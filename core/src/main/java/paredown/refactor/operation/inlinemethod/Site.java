@@ -172,7 +172,7 @@ final class Site {
 
   /** The edits within a range of the code. */
   List<Replacement> within(int start, int end) {
-    return edits.stream().filter(each -> each.start() >= start && each.end() <= end).toList();
+    return edits.stream().filter(each -> each.isWithin(start, end)).toList();
   }
 
   /** The values that are carried into the code, so that they leave the call. */

@@ -231,7 +231,7 @@ final class MoveFieldPlan {
     DocsElsewhere docs =
         new DocsElsewhere(trees, types, target.element(), Map.of(field.key(), key));
     inside.addAll(docs.edits(start, end));
-    inside.removeIf(each -> each.start() < start || each.end() > end);
+    inside.removeIf(each -> !each.isWithin(start, end));
     for (Replacement named : edits.take(trees.path(), start, end)) {
       inside.removeIf(each -> each.start() < named.end() && named.start() <= each.start());
       inside.add(named);
