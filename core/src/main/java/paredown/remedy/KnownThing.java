@@ -36,6 +36,9 @@ final class KnownThing {
           Map.entry("Position", Set.of("lat", "lon", "lng", "latitude", "longitude", "altitude")),
           Map.entry("Point", Set.of("x", "y", "z")),
           Map.entry("Size", Set.of("width", "height", "length")),
+          Map.entry(
+              "Rectangle",
+              Set.of("x", "y", "left", "top", "right", "bottom", "width", "height", "depth")),
           Map.entry("Colour", Set.of("red", "green", "blue", "alpha")),
           Map.entry("Margins", Set.of("top", "left", "bottom", "right")),
           Map.entry("Date", Set.of("year", "month", "day")),
@@ -59,7 +62,7 @@ final class KnownThing {
 
   /**
    * What members make together that are called alike besides, all but one at most, which says more
-   * closely what it is: {@code MeadowSpan} of meadow, from and until.
+   * closely what it is, unless it is a name: {@code MeadowSpan} of meadow, from and until.
    */
   static Optional<String> of(List<String> members) {
     return PARTS.stream()
@@ -97,6 +100,7 @@ final class KnownThing {
     if (!one) {
       return Optional.empty();
     }
-    return Optional.of(others.isEmpty() ? name : NameWords.withoutUnit(others.get(0)) + name);
+    boolean plain = others.isEmpty() || others.get(0).equals("name");
+    return Optional.of(plain ? name : NameWords.withoutUnit(others.get(0)) + name);
   }
 }

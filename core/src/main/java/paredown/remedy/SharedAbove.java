@@ -110,7 +110,10 @@ final class SharedAbove {
   private Candidate fieldsWith(List<String> methods) {
     List<String> members = new ArrayList<>(finding.members());
     methods.forEach(each -> members.add(each.replace(" ", "")));
-    String name = name().orElse("Common" + NameWords.capitalised(finding.members().get(0)));
+    String name =
+        name()
+            .or(() -> KnownThing.of(finding.members()).filter(each -> !taken.contains(each)))
+            .orElse("Common" + NameWords.capitalised(finding.members().get(0)));
     Effect.Figure figure = new Effect.Figure("classes that hold them", types.size(), 1);
     return above(members, List.of(), Optional.of(name), figure, List.of("1 class more"));
   }

@@ -27,6 +27,7 @@ class KnownThingTest {
   @Test
   void isNamedMoreCloselyByTheOneThatIsLeft() {
     assertEquals(Optional.of("MeadowSpan"), named("meadow", "from", "until"));
+    assertEquals(Optional.of("Contact"), named("name", "phone", "mail"));
   }
 
   @Test
