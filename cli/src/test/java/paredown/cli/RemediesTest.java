@@ -672,6 +672,35 @@ class RemediesTest extends FerryWithAnEnviousMethod {
   }
 
   @Test
+  void letsTheFirstObjectOfAChainAskItsWay() throws IOException {
+    String holds =
+        "package ferry;\n\nclass %s {\n  private %s %s;\n\n  %2$s %3$s() {\n    return %3$s;\n  }\n}\n";
+    ferry.with("src/ferry/Ship.java", holds.formatted("Ship", "Engine", "engine"));
+    ferry.with("src/ferry/Engine.java", holds.formatted("Engine", "Tank", "tank"));
+    ferry.with("src/ferry/Tank.java", holds.formatted("Tank", "int", "litres"));
+    ferry.with(
+        "src/ferry/Bunker.java",
+        """
+        package ferry;
+
+        public class Bunker {
+          private int sold;
+
+          public int missing(Ship ship) {
+            sold++;
+            return 400 - ship.engine().tank().litres() + sold;
+          }
+        }
+        """);
+    String why = Ran.pare(folder, "why", "chain").exits(0).out();
+    assertTrue(why.contains("extract tank, and move it to Ship"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id).exits(0).out();
+    assertTrue(preview.contains("+    return 400 - ship.tank().litres() + sold;"), preview);
+    assertTrue(preview.contains("+  Tank tank() {\n+    return engine().tank();"), preview);
+  }
+
+  @Test
   void offersToRemoveWhatNobodyUses() throws IOException {
     ferry.with("src/ferry/Slip.java", "package ferry;\n\nclass Slip {\n  int n = 2;\n}\n");
     String found = Ran.pare(folder, "survey", "--in", "Slip").exits(0).out();

@@ -46,6 +46,7 @@ public final class Candidates {
   private List<Candidate> smaller() {
     return switch (finding.smell()) {
       case LONG_METHOD -> code.stretches();
+      case MESSAGE_CHAIN -> code.hideTheWay();
       case UNUSED_MEMBER -> NoLongerUsed.members(finding, type);
       case KIND_BRANCH -> KindCandidates.of(finding, types);
       case PASSED_PARAMETER -> NoLongerUsed.passed(finding);

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -13,6 +15,7 @@ import java.util.stream.Collectors;
 import javax.lang.model.SourceVersion;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
+import paredown.facts.Traits;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
@@ -148,6 +151,31 @@ record CodeCandidates(Finding finding, TypeFact type) {
             .toList();
     int depth = within.stream().mapToInt(Span::depth).min().orElseThrow();
     return Span.joined(within.stream().filter(span -> span.depth() == depth).toList());
+  }
+
+  /**
+   * The first object of a chain asks its way itself: it gets a method that gives the last but one.
+   */
+  List<Candidate> hideTheWay() {
+    MethodFact method = type.method(finding.members().get(0)).orElseThrow();
+    Map<String, Candidate> found = new LinkedHashMap<>();
+    for (Traits.Chain chain : method.body().traits().chains()) {
+      List<String> asked = chain.links().stream().map(MethodFact.MemberUse::member).toList();
+      List<String> way = asked.subList(0, asked.size() - 1);
+      String name = way.get(way.size() - 1).replace("()", "");
+      ExtractMethod extract =
+          new ExtractMethod("%s:%d".formatted(finding.range().file(), chain.line()), name)
+              .to(chain.links().get(0).type())
+              .with(Duplicates.ANY);
+      Effect effect =
+          new Effect(
+              List.of(new Effect.Figure("links of the chain", asked.size(), 2)),
+              List.of("1 method more"));
+      String text = "it." + String.join(".", way);
+      found.putIfAbsent(
+          text, new Candidate(finding.id(), new Cure.Part(extract, effect, Optional.of(text))));
+    }
+    return List.copyOf(found.values());
   }
 
   /** The object that is asked works the answer out, and all places ask it for that. */
