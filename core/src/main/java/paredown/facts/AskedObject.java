@@ -46,6 +46,11 @@ final class AskedObject extends TreePathScanner<Void, Void> {
         && (others.isEmpty() || asksSeveral() && others.size() <= OTHERS);
   }
 
+  /** Whether it is asked with values that only the place knows. */
+  boolean hasOthers() {
+    return !others.isEmpty();
+  }
+
   /** Whether it is asked two things or more, those among them that lambdas ask of its parts. */
   boolean asksSeveral() {
     return members.size() + within.size() > 1;
@@ -54,7 +59,7 @@ final class AskedObject extends TreePathScanner<Void, Void> {
   /**
    * The question.
    *
-   * @param given the variable that takes the value; empty for a condition
+   * @param given the variable that takes the answer; empty where none does
    */
   Question question(ExpressionTree tree, String given, int line) {
     String root = roots.iterator().next();
@@ -106,7 +111,10 @@ final class AskedObject extends TreePathScanner<Void, Void> {
             && (BodyScan.isLocal(element) || element.getKind() == ElementKind.FIELD)
             && !tree.getName().contentEquals("this");
     boolean selected = getCurrentPath().getParentPath().getLeaf() instanceof MemberSelectTree;
-    boolean other = !constant && !selected && BodyScan.isLocal(element);
+    boolean other =
+        !constant
+            && !selected
+            && (BodyScan.isLocal(element) || element.getKind() == ElementKind.FIELD);
     mixed |= !constant && !asked && !other;
     if (other) {
       others.add(tree.getName().toString());

@@ -10,7 +10,7 @@ import java.util.Set;
  * @param text the expression, with {@code it} for the object
  * @param form the same for a condition that asks the same, or the opposite, of an object of another
  *     name, with other values of other names
- * @param given the variable that takes the number; empty where none does, and for a condition
+ * @param given the variable that takes the answer; empty where none does
  * @param members what of it is asked, fields by name and methods by signature
  */
 public record Question(

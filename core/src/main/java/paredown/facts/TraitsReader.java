@@ -198,24 +198,28 @@ final class TraitsReader {
 
   /** Takes down the largest parts of a condition that ask one object only. */
   void ask(TreePath path) {
+    ask(path, "");
+  }
+
+  private void ask(TreePath path, String given) {
     Tree tree = path.getLeaf();
     if (tree instanceof ParenthesizedTree within) {
-      ask(new TreePath(path, within.getExpression()));
+      ask(new TreePath(path, within.getExpression()), given);
       return;
     }
     if (tree.getKind() == Tree.Kind.LOGICAL_COMPLEMENT) {
-      ask(new TreePath(path, ((UnaryTree) tree).getExpression()));
+      ask(new TreePath(path, ((UnaryTree) tree).getExpression()), "");
       return;
     }
     AskedObject asked = new AskedObject(own);
     asked.scan(path, null);
     if (asked.isOne()) {
-      questions.add(asked.question((ExpressionTree) tree, "", places.line(tree)));
+      questions.add(asked.question((ExpressionTree) tree, given, places.line(tree)));
     } else if (tree instanceof BinaryTree both
         && (tree.getKind() == Tree.Kind.CONDITIONAL_AND
             || tree.getKind() == Tree.Kind.CONDITIONAL_OR)) {
-      ask(new TreePath(path, both.getLeftOperand()));
-      ask(new TreePath(path, both.getRightOperand()));
+      ask(new TreePath(path, both.getLeftOperand()), "");
+      ask(new TreePath(path, both.getRightOperand()), "");
     }
   }
 
@@ -230,17 +234,35 @@ final class TraitsReader {
     if (tree instanceof ParenthesizedTree within) {
       value(new TreePath(path, within.getExpression()), given);
     } else if (isCondition(tree)) {
-      ask(path);
+      ask(path, given);
     } else if (mayWorkOut(tree)) {
-      AskedObject asked = new AskedObject(own);
-      asked.scan(path, null);
-      if (asked.isOne() && asked.asksSeveral() && own.isNumber(path)) {
+      AskedObject asked = asked(path);
+      boolean whole = asked.isOne() && asked.asksSeveral() && own.isNumber(path);
+      if (whole && !(asked.hasOthers() && isSettledWithin(path))) {
         questions.add(asked.question((ExpressionTree) tree, given, places.line(tree)));
       } else if (tree instanceof BinaryTree both) {
         value(new TreePath(path, both.getLeftOperand()), "");
         value(new TreePath(path, both.getRightOperand()), "");
       }
     }
+  }
+
+  private AskedObject asked(TreePath path) {
+    AskedObject asked = new AskedObject(own);
+    asked.scan(path, null);
+    return asked;
+  }
+
+  /** Whether one operand asks all that, and the other only adds to it. */
+  private boolean isSettledWithin(TreePath path) {
+    return path.getLeaf() instanceof BinaryTree both
+        && (asksSeveral(new TreePath(path, both.getLeftOperand()))
+            || asksSeveral(new TreePath(path, both.getRightOperand())));
+  }
+
+  private boolean asksSeveral(TreePath path) {
+    AskedObject asked = asked(path);
+    return asked.isOne() && asked.asksSeveral();
   }
 
   private static boolean isCondition(Tree tree) {

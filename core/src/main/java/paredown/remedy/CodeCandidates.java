@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javax.lang.model.SourceVersion;
 import paredown.facts.MethodFact;
 import paredown.facts.Span;
@@ -209,23 +210,31 @@ record CodeCandidates(Finding finding, TypeFact type) {
               .map(word -> NameWords.capitalised(word.toLowerCase()))
               .collect(Collectors.joining());
     }
-    String shortest =
-        finding.evidence().rows().stream()
-            .map(row -> row.member().replaceAll("\\(.*", ""))
-            .min(Comparator.comparingInt(String::length))
-            .orElseThrow();
+    String shortest = given().findFirst().orElseGet(this::shortestName);
     return shortest.matches("(?:is|has|can|may|must|needs)\\p{Lu}.*")
         ? shortest
         : "is" + NameWords.capitalised(shortest);
   }
 
-  /** A value after the variables that take it, or else after the first datum that it is made of. */
-  private String valueName() {
+  private String shortestName() {
+    return finding.evidence().rows().stream()
+        .map(row -> row.member().replaceAll("\\(.*", ""))
+        .min(Comparator.comparingInt(String::length))
+        .orElseThrow();
+  }
+
+  /** The variables that take the answer, those of the first place first. */
+  private Stream<String> given() {
     return finding.evidence().rows().stream()
         .flatMap(row -> row.uses().stream())
         .filter(use -> use.startsWith("as "))
         .map(use -> use.substring("as ".length()))
-        .filter(SourceVersion::isName)
+        .filter(SourceVersion::isName);
+  }
+
+  /** A value after the variables that take it, or else after the first datum that it is made of. */
+  private String valueName() {
+    return given()
         .findFirst()
         .orElseGet(
             () -> {

@@ -237,6 +237,16 @@ class FeatureEnvyTest {
   }
 
   @Test
+  void takesAMethodThatChangesItsOwnObjectForNoEnviousOne() {
+    assertEquals(1, methods(ASKS).size());
+    assertEquals(
+        List.of(),
+        methods(
+            "private int fits; void fits(Berth b) { if (!b.closed() && b.depth() > 2 && b.length() > 9)"
+                + " { fits++; } }"));
+  }
+
+  @Test
   void livesWithWhatTheCodeSaysItLivesWith() {
     assertEquals(List.of(), methods("@SuppressWarnings(\"pare:feature-envy\") " + ASKS));
     assertEquals(1, methods("@SuppressWarnings(\"pare:god-class\") " + ASKS).size());

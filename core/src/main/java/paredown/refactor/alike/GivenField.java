@@ -1,6 +1,8 @@
 package paredown.refactor.alike;
 
+import com.sun.source.tree.IdentifierTree;
 import com.sun.source.util.TreePath;
+import com.sun.source.util.TreePathScanner;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -14,6 +16,7 @@ import javax.lang.model.type.TypeMirror;
 import paredown.edit.Carried;
 import paredown.edit.Replacement;
 import paredown.edit.Written;
+import paredown.program.Symbols;
 import paredown.refactor.code.Part;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.TokenMeaning;
@@ -75,7 +78,11 @@ public record GivenField(
       }
       Set<String> others = new TreeSet<>();
       Set<String> assumed = new TreeSet<>();
+      boolean varies = false;
       for (Twin twin : twins) {
+        Token own = twin.literals().get(places.get(0).name());
+        Optional<VariableElement> local = own == null ? Optional.empty() : local(twin, own);
+        varies |= local.isPresent();
         other(trees, field, places.get(0), twin, there.get(twin))
             .ifPresent(
                 other -> {
@@ -83,7 +90,7 @@ public record GivenField(
                   there.get(twin).assumed(other).ifPresent(assumed::add);
                 });
       }
-      if (all && !field.getModifiers().contains(Modifier.STATIC) || !others.isEmpty()) {
+      if (all && !field.getModifiers().contains(Modifier.STATIC) || varies || !others.isEmpty()) {
         names.assumed(field).ifPresent(assumed::add);
         found.add(new GivenField(field, places, name(field, others, taken), assumed));
       }
@@ -118,19 +125,44 @@ public record GivenField(
         continue;
       }
       VariableElement one = here.at(token.start()).orElse(null);
-      VariableElement other = there.at(own.start()).orElse(null);
+      Optional<VariableElement> local = local(twin, own);
+      VariableElement other = local.or(() -> there.at(own.start())).orElse(null);
       boolean given =
           one != null
               && other != null
-              && !little
               && trees.program().types().isSameType(one.asType(), other.asType())
               && here.steadiness(one) != Steadiness.CHANGES
-              && there.steadiness(other) != Steadiness.CHANGES;
+              && (local.isPresent() || !little && there.steadiness(other) != Steadiness.CHANGES);
       if (!given) {
         return false;
       }
     }
     return true;
+  }
+
+  /** The variable around a twin that stands where a part has a field; empty where none does. */
+  private static Optional<VariableElement> local(Twin twin, Token own) {
+    UnitTrees there = twin.trees();
+    List<VariableElement> found = new ArrayList<>();
+    var scanner =
+        new TreePathScanner<Void, Void>() {
+          @Override
+          public Void visitIdentifier(IdentifierTree tree, Void unused) {
+            if (there.start(tree) == own.start()
+                && there.element(getCurrentPath()) instanceof VariableElement variable
+                && Symbols.isLocal(variable)) {
+              found.add(variable);
+            }
+            return null;
+          }
+        };
+    twin.part().trees().forEach(each -> scanner.scan(each, null));
+    return found.stream().filter(each -> !declares(twin, each)).findFirst();
+  }
+
+  private static boolean declares(Twin twin, VariableElement variable) {
+    TreePath path = twin.trees().program().trees().getPath(variable);
+    return path != null && twin.part().holds(twin.trees().start(path.getLeaf()));
   }
 
   private static boolean differs(UnitTrees trees, Token token, Twin twin, Token own) {
@@ -220,7 +252,7 @@ public record GivenField(
         FieldNames.in(twin)
             .place(own.start())
             .map(path -> Place.of(twin.trees(), path))
-            .orElseThrow();
+            .orElseGet(() -> new Place(own.start(), own.start(), own.end()));
     return Carried.range(twin.trees().path(), there.start(), there.end());
   }
 }

@@ -100,7 +100,8 @@ public record Twin(
     }
     String key = TokenMeaning.of(others, one);
     String ownKey = TokenMeaning.of(trees, own);
-    if (key.startsWith("field ") && ownKey.startsWith("field ")) {
+    boolean local = ownKey.startsWith("local ") && key.equals(back.getOrDefault(ownKey, key));
+    if (key.startsWith("field ") && (local || ownKey.startsWith("field "))) {
       // Whether the one can be given for the other is looked at later.
       literals.put(one.start(), own);
       boolean always = ownKey.equals(variables.getOrDefault(key, ownKey));

@@ -97,10 +97,11 @@ public final class RepeatedQuestion implements Detector {
     Map<String, Long> turns =
         places.stream()
             .collect(Collectors.groupingBy(RepeatedQuestion::signs, Collectors.counting()));
-    // The fewest denials come first, then how most places ask. Of these, what is open to all, as it
-    // could give the question to all.
+    // What has a name already comes first, then the fewest denials, and how most places ask. Of
+    // these, what is open to all, as it could give the question to all.
     places.sort(
-        Comparator.comparing((Place place) -> denials(place.question().text()))
+        Comparator.comparing((Place place) -> place.question().given().isEmpty())
+            .thenComparing(place -> denials(place.question().text()))
             .thenComparing(place -> -turns.get(signs(place)))
             .thenComparing(place -> !place.type().isPublic()));
     String text = places.get(0).question().text();
