@@ -701,6 +701,53 @@ class RemediesTest extends FerryWithAnEnviousMethod {
   }
 
   @Test
+  void letsAnObjectHoldWhatItsMethodsHandThrough() throws IOException {
+    ferry.with(
+        "src/ferry/Bulletin.java",
+        """
+        package ferry;
+
+        class Bulletin {
+          private int lines;
+
+          String morning(String signer, int tide) {
+            lines++;
+            return line(tide, signer);
+          }
+
+          private String line(int tide, String signer) {
+            lines++;
+            return tide + end(signer);
+          }
+
+          private String end(String signer) {
+            return " (" + signer + "), line " + lines;
+          }
+        }
+        """);
+    ferry.with(
+        "src/ferry/Office.java",
+        """
+        package ferry;
+
+        public class Office {
+          public String day(String clerk) {
+            Bulletin bulletin = new Bulletin();
+            return bulletin.morning(clerk, 4);
+          }
+        }
+        """);
+    String found = Ran.pare(folder, "survey", "--in", "Bulletin").exits(0).out();
+    String which = found.replaceAll("(?s).*Next: pare why (\\S+)\\R.*", "$1");
+    String why = Ran.pare(folder, "why", which).exits(0).out();
+    assertTrue(why.contains("move parameter signer into a field of Bulletin"), why);
+    String id = why.replaceAll("(?s).*Next: pare mend (\\S+)\\R.*", "$1");
+    String preview = Ran.pare(folder, "mend", id, "--name", "by").exits(0).out();
+    assertTrue(preview.contains("+    Bulletin bulletin = new Bulletin(clerk);"), preview);
+    assertTrue(preview.contains("+    return \" (\" + by + \"), line \" + lines;"), preview);
+  }
+
+  @Test
   void offersToRemoveWhatNobodyUses() throws IOException {
     ferry.with("src/ferry/Slip.java", "package ferry;\n\nclass Slip {\n  int n = 2;\n}\n");
     String found = Ran.pare(folder, "survey", "--in", "Slip").exits(0).out();

@@ -13,6 +13,7 @@ import paredown.refactor.operation.extractmethod.ExtractPieces;
 import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.inlineclass.InlineClass;
 import paredown.refactor.operation.movemethod.MoveMethod;
+import paredown.refactor.operation.parameterfield.MoveParameter;
 import paredown.refactor.operation.parameterobject.ExtractParameterObject;
 import paredown.refactor.operation.remove.RemoveClass;
 import paredown.refactor.operation.remove.RemoveMember;
@@ -211,6 +212,20 @@ public sealed interface Cure {
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
       return Optional.empty();
+    }
+  }
+
+  /** A field in the place of a parameter that is handed through. */
+  record Held(MoveParameter refactoring, Effect effect) implements Measured {
+    @Override
+    public Cure named(String name) {
+      return new Held(refactoring.named(name), effect);
+    }
+
+    @Override
+    public Optional<Cure> accepting(RefusalKind kind) {
+      return still(kind, MoveParameter.acceptable(), refactoring.accepted())
+          .map(each -> new Held(refactoring.accepting(each), effect));
     }
   }
 

@@ -10,6 +10,7 @@ import paredown.facts.MethodFact;
 import paredown.facts.Traits;
 import paredown.facts.TypeFact;
 import paredown.refactor.Refactoring;
+import paredown.refactor.operation.parameterfield.MoveParameter;
 import paredown.refactor.operation.remove.RemoveClass;
 import paredown.refactor.operation.remove.RemoveMember;
 import paredown.refactor.operation.remove.RemoveParameter;
@@ -156,9 +157,24 @@ final class NoLongerUsed {
                 tested ? List.of("the tests of it go, too") : List.of())));
   }
 
-  /** The candidates for parameters that are handed on, to one that does not use them. */
+  /**
+   * The candidates for parameters that are handed on: to one that does not use them, or to one that
+   * does, so that the object could hold them.
+   */
   static List<Candidate> passed(Finding finding) {
     Evidence.Row first = finding.evidence().rows().get(0);
-    return first.uses().stream().map(name -> parameter(finding, first, name)).toList();
+    List<Candidate> found = new ArrayList<>();
+    for (String name : first.uses()) {
+      found.add(parameter(finding, first, name));
+      MoveParameter move =
+          new MoveParameter(finding.type(), Optional.empty(), name, Optional.empty(), Set.of());
+      int methods = finding.evidence().rows().size();
+      Effect.Figure figure = new Effect.Figure("methods that hand it on", methods, 0);
+      found.add(
+          new Candidate(
+              finding.id(),
+              new Cure.Held(move, new Effect(List.of(figure), List.of("1 field more")))));
+    }
+    return found;
   }
 }

@@ -41,6 +41,18 @@ public record MoveParameter(
     return List.of(RefusalKind.OBJECT_UNKNOWN);
   }
 
+  /** The same where a kind of refusal is accepted, too. */
+  public MoveParameter accepting(RefusalKind kind) {
+    Set<RefusalKind> more = new TreeSet<>(accepted);
+    more.add(kind);
+    return new MoveParameter(type, method, parameter, name, more);
+  }
+
+  /** The same under another name of the field. */
+  public MoveParameter named(String other) {
+    return new MoveParameter(type, method, parameter, Optional.of(other), accepted);
+  }
+
   String field() {
     return name.orElse(parameter);
   }
