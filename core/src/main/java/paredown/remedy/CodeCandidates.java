@@ -31,6 +31,10 @@ record CodeCandidates(Finding finding, TypeFact type) {
   private static final Pattern CONSTANT =
       Pattern.compile("it\\.\\w+(?:\\(\\))? == (?:\\w+\\.)*([A-Z][A-Z_]+)");
 
+  /** Names of variables that say nothing of what they hold. */
+  private static final Set<String> PLAIN =
+      Set.of("result", "value", "ret", "temp", "tmp", "number", "x", "y", "n", "i");
+
   List<Candidate> moveMethod() {
     String signature = finding.members().get(0);
     String target = provider();
@@ -232,18 +236,19 @@ record CodeCandidates(Finding finding, TypeFact type) {
         .filter(SourceVersion::isName);
   }
 
-  /** A value after the variables that take it, or else after the first datum that it is made of. */
+  /** A value after the variables that take it, or else after the data that it is made of. */
   private String valueName() {
-    return given()
-        .findFirst()
-        .orElseGet(
-            () -> {
-              String first = finding.members().get(0).replaceAll("\\(.*|.*#", "");
-              String plain = first.replaceAll("^get(?=\\p{Lu})", "");
-              return NameWords.capitalised(plain).equals(plain)
-                  ? plain.substring(0, 1).toLowerCase() + plain.substring(1) + "InAll"
-                  : plain + "InAll";
-            });
+    return given().filter(each -> !PLAIN.contains(each)).findFirst().orElseGet(this::ofData);
+  }
+
+  private String ofData() {
+    List<String> data =
+        finding.members().stream()
+            .filter(each -> !each.contains("#"))
+            .map(each -> each.replaceAll("\\(.*", "").replaceAll("^get(?=\\p{Lu})", ""))
+            .toList();
+    String first = data.get(0).substring(0, 1).toLowerCase() + data.get(0).substring(1);
+    return data.size() == 2 ? first + "And" + NameWords.capitalised(data.get(1)) : first + "InAll";
   }
 
   private String provider() {

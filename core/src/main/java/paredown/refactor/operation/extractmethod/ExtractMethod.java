@@ -194,7 +194,7 @@ public record ExtractMethod(
       throw Refused.because(RefusalKind.NOT_ALONE, place, trees.place(first.getLeaf()));
     }
     return new MoveMethod(
-        owner, name, to, MoveMethod.Wishes.NONE.delegate(false).accepting(accepted));
+        owner, name, to, MoveMethod.Wishes.NONE.delegate(false).accepting(accepted).ofFresh());
   }
 
   @Override

@@ -21,16 +21,19 @@ final class Repeats {
   private final Extraction part;
   private final Program program;
   private final boolean far;
+  private final boolean movesOn;
 
   /**
    * The places that say the same as a part.
    *
-   * @param far whether those of other packages count, too, where they see its class
+   * @param movesOn whether the method moves on to another class, so that those of other packages
+   *     count, too, where they see the class of the part
    */
-  Repeats(Extraction part, boolean far) {
+  Repeats(Extraction part, boolean movesOn) {
     this.part = part;
     this.program = part.trees().program();
-    this.far = far && isOpen(part.owner().element());
+    this.movesOn = movesOn;
+    this.far = movesOn && isOpen(part.owner().element());
   }
 
   /** Whether other packages see a class. */
@@ -88,7 +91,7 @@ final class Repeats {
       }
     }
     boolean elsewhere = callees.stream().anyMatch(each -> !isHome(each));
-    if (elsewhere) {
+    if (elsewhere && !movesOn) {
       StaticStart.require(part.owner(), part.owner(), "It cannot be called elsewhere", false);
     }
     return callees;

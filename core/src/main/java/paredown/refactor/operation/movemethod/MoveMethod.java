@@ -45,13 +45,15 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
    * @param owner whether it receives its whole old object even where values would do
    * @param name its new name; empty where it keeps the old
    * @param accepted the kinds of refusal that are accepted
+   * @param fresh whether a step before has made the method, so that nobody called it until then
    */
   public record Wishes(
       Optional<String> through,
       Optional<Boolean> delegate,
       boolean owner,
       Optional<String> name,
-      Set<RefusalKind> accepted) {
+      Set<RefusalKind> accepted,
+      boolean fresh) {
     public static final Wishes NONE =
         new Wishes(Optional.empty(), Optional.empty(), false, Optional.empty(), Set.of());
 
@@ -59,16 +61,31 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
       accepted = Set.copyOf(accepted);
     }
 
+    /** Wishes for a method that has been there. */
+    public Wishes(
+        Optional<String> through,
+        Optional<Boolean> delegate,
+        boolean owner,
+        Optional<String> name,
+        Set<RefusalKind> accepted) {
+      this(through, delegate, owner, name, accepted, false);
+    }
+
     public Wishes through(String word) {
-      return new Wishes(Optional.of(word), delegate, owner, name, accepted);
+      return new Wishes(Optional.of(word), delegate, owner, name, accepted, fresh);
     }
 
     public Wishes delegate(boolean keep) {
-      return new Wishes(through, Optional.of(keep), owner, name, accepted);
+      return new Wishes(through, Optional.of(keep), owner, name, accepted, fresh);
     }
 
     public Wishes accepting(Set<RefusalKind> kinds) {
-      return new Wishes(through, delegate, owner, name, kinds);
+      return new Wishes(through, delegate, owner, name, kinds, fresh);
+    }
+
+    /** The same for a method that a step before has made. */
+    public Wishes ofFresh() {
+      return new Wishes(through, delegate, owner, name, accepted, true);
     }
   }
 
@@ -98,7 +115,8 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
             wishes.delegate(),
             wishes.owner(),
             Optional.of(name),
-            wishes.accepted());
+            wishes.accepted(),
+            wishes.fresh());
     return new MoveMethod(type, method, target, under);
   }
 
@@ -107,7 +125,13 @@ public record MoveMethod(String type, String method, String target, Wishes wishe
     Set<RefusalKind> more = new TreeSet<>(wishes.accepted());
     more.add(kind);
     Wishes accepting =
-        new Wishes(wishes.through(), wishes.delegate(), wishes.owner(), wishes.name(), more);
+        new Wishes(
+            wishes.through(),
+            wishes.delegate(),
+            wishes.owner(),
+            wishes.name(),
+            more,
+            wishes.fresh());
     return new MoveMethod(type, method, target, accepting);
   }
 

@@ -140,7 +140,7 @@ final class MovedChecks {
 
   /** Callers that ask the target only do not start the old class any more. */
   private void requireOldStart() {
-    if (method.is(Modifier.STATIC) && !keepsDelegate()) {
+    if (method.is(Modifier.STATIC) && !keepsDelegate() && !wishes.fresh()) {
       requireQuiet(
           owner,
           "would not start the static parts of",
