@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Predicate;
 import java.util.stream.Stream;
 import paredown.facts.Facts;
 import paredown.facts.MethodFact;
@@ -17,14 +16,17 @@ import paredown.facts.TypeFact;
  */
 public final class Clients {
   private final Map<String, Set<String>> ofTypes = new HashMap<>();
-  private final Map<String, Map<String, Set<String>>> ofMembers = new HashMap<>();
   private final Map<String, Map<String, Set<String>>> atWork = new HashMap<>();
+
+  /** Both together, for the few types that are used where a program begins. */
+  private final Map<String, Map<String, Set<String>>> joined = new HashMap<>();
 
   private Clients() {}
 
   public static Clients of(Facts facts) {
     Clients clients = new Clients();
     Map<String, TypeFact> types = facts.byName();
+    Map<String, Map<String, Set<String>>> atBeginning = new HashMap<>();
     for (TypeFact type : facts.types()) {
       String client = outermost(type, types);
       for (String mentioned : type.mentions()) {
@@ -33,17 +35,33 @@ public final class Clients {
           clients.ofTypes.computeIfAbsent(mentioned, t -> new TreeSet<>()).add(client);
         }
       }
-      uses(type, method -> true).forEach(use -> add(clients.ofMembers, use, client, type, types));
-      uses(type, method -> !isBeginning(method))
-          .forEach(use -> add(clients.atWork, use, client, type, types));
+      uses(type).forEach(use -> add(clients.atWork, use, client, type, types));
+      type.methods().stream()
+          .filter(Clients::isBeginning)
+          .flatMap(method -> method.uses().stream())
+          .forEach(use -> add(atBeginning, use, client, type, types));
     }
+    atBeginning.forEach(clients::join);
     return clients;
   }
 
-  private static Stream<MemberUse> uses(TypeFact type, Predicate<MethodFact> counted) {
+  /** Of a type that programs begin with, all that is used at work or where they begin. */
+  private void join(String type, Map<String, Set<String>> beginning) {
+    Map<String, Set<String>> all = new HashMap<>();
+    atWork
+        .getOrDefault(type, Map.of())
+        .forEach((member, users) -> all.put(member, new TreeSet<>(users)));
+    beginning.forEach(
+        (member, users) -> all.computeIfAbsent(member, each -> new TreeSet<>()).addAll(users));
+    joined.put(type, all);
+  }
+
+  private static Stream<MemberUse> uses(TypeFact type) {
     return Stream.concat(
         type.initialising().uses().stream(),
-        type.methods().stream().filter(counted).flatMap(method -> method.uses().stream()));
+        type.methods().stream()
+            .filter(method -> !isBeginning(method))
+            .flatMap(method -> method.uses().stream()));
   }
 
   /** Whether a program begins in a method, which puts together what has nothing else in common. */
@@ -81,7 +99,8 @@ public final class Clients {
 
   /** The classes that use each member of a type, by the member's name or signature. */
   public Map<String, Set<String>> ofMembers(TypeFact type) {
-    return ofMembers.getOrDefault(type.name(), Map.of());
+    Map<String, Set<String>> all = joined.get(type.name());
+    return all == null ? atWork(type) : all;
   }
 
   /** The same without what is used where a program begins. */

@@ -24,6 +24,7 @@ import paredown.refactor.operation.extractmethod.ExtractStages;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.smell.detector.RepeatedQuestion;
 import paredown.text.NameWords;
 
 /** The candidates that take code of a finding out of its method, or the method to another class. */
@@ -204,7 +205,7 @@ record CodeCandidates(Finding finding, TypeFact type) {
    * the methods that ask it.
    */
   private String questionName() {
-    if (finding.claim().contains(" work this out from ")) {
+    if (RepeatedQuestion.isOfNumber(finding)) {
       return valueName();
     }
     Matcher constant = CONSTANT.matcher(finding.identity().get(0));

@@ -35,11 +35,15 @@ public sealed interface Cure {
     return refactoring().says();
   }
 
-  /** The same, with another name for what it makes. */
-  Cure named(String name);
+  /** The same, with another name for what it makes; itself where it makes nothing with a name. */
+  default Cure named(String name) {
+    return this;
+  }
 
   /** The same where a kind of refusal is accepted; empty where it cannot be, or is already. */
-  Optional<Cure> accepting(RefusalKind kind);
+  default Optional<Cure> accepting(RefusalKind kind) {
+    return Optional.empty();
+  }
 
   /** The kind of refusal, where it may be accepted and has not been yet. */
   private static Optional<RefusalKind> still(
@@ -75,11 +79,6 @@ public sealed interface Cure {
     @Override
     public ExtractGroups refactoring() {
       return new ExtractGroups(type, ways.stream().map(each -> each.get(0)).toList());
-    }
-
-    @Override
-    public Cure named(String name) {
-      return this;
     }
 
     @Override
@@ -137,11 +136,6 @@ public sealed interface Cure {
   /** A class that goes, since it does too little. */
   record Inline(InlineClass refactoring, Effect effect) implements Measured {
     @Override
-    public Cure named(String name) {
-      return this;
-    }
-
-    @Override
     public Optional<Cure> accepting(RefusalKind kind) {
       return still(kind, InlineClass.acceptable(), refactoring.accepted())
           .map(each -> new Inline(refactoring.accepting(each), effect));
@@ -177,43 +171,13 @@ public sealed interface Cure {
   }
 
   /** A method of which each stage becomes one. */
-  record Staged(ExtractStages refactoring, Effect effect) implements Measured {
-    @Override
-    public Cure named(String name) {
-      return this;
-    }
-
-    @Override
-    public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.empty();
-    }
-  }
+  record Staged(ExtractStages refactoring, Effect effect) implements Measured {}
 
   /** Several pieces of repeated code as methods, in one change. */
-  record Pieces(ExtractPieces refactoring) implements Cure {
-    @Override
-    public Cure named(String name) {
-      return this;
-    }
-
-    @Override
-    public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.empty();
-    }
-  }
+  record Pieces(ExtractPieces refactoring) implements Cure {}
 
   /** Several refactorings of one kind, in one change. */
-  record InTurn(Several refactoring, Effect effect) implements Measured {
-    @Override
-    public Cure named(String name) {
-      return this;
-    }
-
-    @Override
-    public Optional<Cure> accepting(RefusalKind kind) {
-      return Optional.empty();
-    }
-  }
+  record InTurn(Several refactoring, Effect effect) implements Measured {}
 
   /** A field in the place of a parameter that is handed through. */
   record Held(MoveParameter refactoring, Effect effect) implements Measured {
@@ -245,11 +209,6 @@ public sealed interface Cure {
 
   /** Something that goes, since nothing uses it. */
   record Gone(Refactoring refactoring, Effect effect) implements Measured {
-    @Override
-    public Cure named(String name) {
-      return this;
-    }
-
     @Override
     public Optional<Cure> accepting(RefusalKind kind) {
       if (refactoring instanceof RemoveClass remove) {

@@ -80,6 +80,11 @@ public final class RepeatedQuestion implements Detector {
         .count();
   }
 
+  /** Whether a finding is of a number that is worked out, and not of a condition. */
+  public static boolean isOfNumber(Finding finding) {
+    return !decides(finding.identity().get(0));
+  }
+
   /** Whether an expression is a condition; else it works out a number. */
   private static boolean decides(String text) {
     return DECIDES.matcher(text).find();

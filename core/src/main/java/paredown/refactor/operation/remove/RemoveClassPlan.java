@@ -125,9 +125,7 @@ final class RemoveClassPlan {
 
   /** Only what goes may name a type, or what stands within it. */
   private void requireUnused(OwnerClass gone) {
-    for (TypeElement each : ElementFilter.typesIn(List.of(gone.element()))) {
-      requireUnnamed(gone, each);
-    }
+    requireUnnamed(gone, gone.element());
   }
 
   private void requireUnnamed(OwnerClass gone, TypeElement type) {
