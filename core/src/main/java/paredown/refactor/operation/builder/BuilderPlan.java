@@ -32,6 +32,7 @@ import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.FileNames;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.startup.StaticStart;
+import paredown.refactor.use.MadeFromOutside;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
@@ -80,6 +81,9 @@ final class BuilderPlan {
             landing.start(), landing.end(), text, List.of(), "nothing changes what is usual"));
     names.addImports();
     OnlookersFromOutside.assume(owner, List.of(arguments.name()));
+    if (!gone.isEmpty()) {
+      MadeFromOutside.assume(owner);
+    }
     notes.addAll(overruled.notes());
     return new Change(
         "%s is built by %s.".formatted(owner.writtenName(), arguments.name()),

@@ -146,13 +146,12 @@ final class MoveFieldChecks {
 
   /** Requires that it shows nowhere when the field is given its value. */
   private void requireNoStart() {
-    boolean declared = field.tree().getInitializer() != null;
-    TreePath value = declared ? new TreePath(field.path(), field.tree().getInitializer()) : null;
-    boolean constant =
-        declared && field.is(Modifier.FINAL) && Constants.unknown(trees, value).isEmpty();
+    boolean constant = field.element().getConstantValue() != null;
     if (constant) {
       return;
     }
+    boolean declared = field.tree().getInitializer() != null;
+    TreePath value = declared ? new TreePath(field.path(), field.tree().getInitializer()) : null;
     CalmCalls calm = new CalmCalls(program);
     if (declared && !Shift.isInert(program, calm, value)) {
       requireQuietValue(value);

@@ -36,6 +36,7 @@ import paredown.refactor.plan.FileNames;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.Creation;
 import paredown.refactor.use.FixedHead;
+import paredown.refactor.use.MadeFromOutside;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.Remarks;
 import paredown.text.Counted;
@@ -84,6 +85,7 @@ final class MoveParameterPlan {
     KeptValue kept = new KeptValue(arguments.field(), losing.type(), owner, false, names, edits);
     kept.add();
     creations.forEach(each -> give(each, values.get(each.tree())));
+    MadeFromOutside.assume(owner);
     names.addImports();
     Map<String, String> became = new LinkedHashMap<>(without.became());
     became.putAll(kept.became());

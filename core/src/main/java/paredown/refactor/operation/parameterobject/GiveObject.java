@@ -22,6 +22,7 @@ import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.FileNames;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.plan.Rounds;
+import paredown.refactor.use.MadeFromOutside;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.ReflectionCheck;
@@ -105,6 +106,8 @@ record GiveObject(ExtractParameterObject whole) implements Part {
         owners
             .computeIfAbsent(head.owner(), each -> new LinkedHashMap<>())
             .put(head.element(), program.symbols().key(head.element()));
+      } else {
+        MadeFromOutside.assume(signatures.owner());
       }
     }
     owners.forEach(

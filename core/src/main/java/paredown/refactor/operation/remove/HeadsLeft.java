@@ -10,6 +10,7 @@ import javax.lang.model.element.TypeElement;
 import paredown.program.Program;
 import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
+import paredown.refactor.use.MadeFromOutside;
 import paredown.refactor.use.OnlookersFromOutside;
 import paredown.refactor.use.OwnerClass;
 import paredown.refactor.use.ReflectionCheck;
@@ -43,6 +44,8 @@ final class HeadsLeft {
       if (each.getKind() == ElementKind.METHOD) {
         new ReflectionCheck(OwnerClass.of(program, type), Map.of(each, program.symbols().key(each)))
             .require();
+      } else {
+        MadeFromOutside.assume(owner);
       }
       requireFree(each, type);
     }

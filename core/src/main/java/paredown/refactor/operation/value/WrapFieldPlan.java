@@ -14,6 +14,7 @@ import java.util.Map;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.type.TypeKind;
 import javax.lang.model.type.TypeMirror;
+import paredown.edit.Assumption;
 import paredown.edit.Change;
 import paredown.edit.Piece;
 import paredown.edit.Written;
@@ -22,7 +23,6 @@ import paredown.program.Use;
 import paredown.program.UseKind;
 import paredown.refactor.Cannot;
 import paredown.refactor.RefusalKind;
-import paredown.refactor.Refused;
 import paredown.refactor.code.Brackets;
 import paredown.refactor.code.CountingSign;
 import paredown.refactor.code.Rewriting;
@@ -54,6 +54,7 @@ final class WrapFieldPlan {
   private final EditList edits = new EditList();
   private final ValueType type;
 
+  private final FirstValue first;
   private final Cannot cannot;
 
   WrapFieldPlan(
@@ -74,6 +75,7 @@ final class WrapFieldPlan {
             program.elements().getTypeElement(name.qualified()),
             new FileNames(program, edits),
             edits);
+    this.first = new FirstValue(owner, field, arguments.check());
     this.cannot = new Cannot("%s cannot be a value of its own".formatted(field.name()));
   }
 
@@ -84,6 +86,7 @@ final class WrapFieldPlan {
     new EarlyUses(Leaving.of(owner, List.of(field.name()), List.of()), null)
         .requireQuietSuperclass();
     SetAtOnce.requireUnasked(owner, field);
+    assumePassing();
     declaration();
     InnerFirst inOrder = new InnerFirst();
     for (MemberUses.MemberUse use : MemberUses.of(program, Map.of(field.element(), field.key()))) {
@@ -137,11 +140,23 @@ final class WrapFieldPlan {
   }
 
   /** The field has the new type, and an object from the beginning. */
+  private void assumePassing() {
+    if (arguments.check().isPresent()) {
+      owner
+          .assumptions()
+          .add(
+              Assumption.Kind.BACK,
+              "every value that %s is given passes the check".formatted(field.name()),
+              owner.trees().place(field.tree()));
+    }
+  }
+
   private void declaration() {
     UnitTrees trees = owner.trees();
     type.name(trees, field.tree().getType(), owner.element());
     ExpressionTree value = field.tree().getInitializer();
     if (value != null) {
+      first.require(value.toString(), false);
       type.make(trees, value, owner.element());
     } else if (!field.is(Modifier.FINAL) && !SetAtOnce.is(owner, field)) {
       beginning(trees);
@@ -150,16 +165,9 @@ final class WrapFieldPlan {
 
   /** What it held until somebody set it. */
   private void beginning(UnitTrees trees) {
-    if (arguments.check().isPresent()) {
-      throw Refused.advising(
-          RefusalKind.NO_VALUE,
-          "%s has no value until somebody sets it, which may break the check."
-              .formatted(field.name()),
-          "Give it a value where it is declared first, or leave --check out.",
-          trees.place(field.tree()));
-    }
     TypeKind kind = field.element().asType().getKind();
     String none = kind == TypeKind.BOOLEAN ? "false" : kind.isPrimitive() ? "0" : "null";
+    first.require(none, true);
     int at = field.declared() + field.name().length();
     Written.Text text = Written.text(" = ");
     type.begin(text, trees, owner.element());
