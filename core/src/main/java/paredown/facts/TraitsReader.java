@@ -30,8 +30,11 @@ import paredown.facts.MethodFact.MemberUse;
 
 /** Takes down the traits of a body: what it asks of whom, and what it hands on. */
 final class TraitsReader {
-  /** Fewer codes than these are told apart anywhere. */
-  private static final int CODES = 3;
+  /** Fewer constants of an enum than these are told apart anywhere. */
+  private static final int KINDS = 3;
+
+  /** A comparison with one code tells nothing apart. */
+  private static final int CODES = 2;
 
   private final DeclaredTypes own;
   private final UnitPlaces places;
@@ -53,8 +56,9 @@ final class TraitsReader {
    *
    * @param type the class that declares the codes
    * @param what the expression, as it is written
+   * @param kind whether they are constants of an enum
    */
-  private record Compared(String type, String what) {}
+  private record Compared(String type, String what, boolean kind) {}
 
   TraitsReader(DeclaredTypes own, UnitPlaces places) {
     this.own = own;
@@ -65,7 +69,7 @@ final class TraitsReader {
     List<Traits.KindTest> all = new ArrayList<>(kindTests);
     compared.forEach(
         (each, codes) -> {
-          if (codes.size() >= CODES) {
+          if (codes.size() >= (each.kind() ? KINDS : CODES)) {
             all.add(new Traits.KindTest(each.type(), "", codes.size(), lines.get(each)));
           }
         });
@@ -118,7 +122,10 @@ final class TraitsReader {
         && (isCode(constant) || constant.getKind() == ElementKind.ENUM_CONSTANT)
         && own.holds(constant.getEnclosingElement())) {
       Compared with =
-          new Compared(own.name((TypeElement) constant.getEnclosingElement()), what.toString());
+          new Compared(
+              own.name((TypeElement) constant.getEnclosingElement()),
+              what.toString(),
+              constant.getKind() == ElementKind.ENUM_CONSTANT);
       compared
           .computeIfAbsent(with, each -> new LinkedHashSet<>())
           .add(constant.getSimpleName().toString());

@@ -1,13 +1,19 @@
 package paredown.remedy;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import paredown.facts.Access;
 import paredown.facts.MethodFact;
+import paredown.facts.Span;
 import paredown.facts.TypeFact;
+import paredown.measure.WorkedOut;
 import paredown.refactor.Refactoring;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.movemethod.MoveMethod;
 import paredown.refactor.operation.several.Several;
 import paredown.smell.Evidence;
@@ -17,7 +23,7 @@ import paredown.text.Counted;
 
 /**
  * The candidates that bring the places which decide by a kind to the class that has the kind: their
- * methods move to the objects that they are given.
+ * methods move to the objects that they are given, or the part of them that decides.
  */
 final class KindCandidates {
   private KindCandidates() {}
@@ -25,14 +31,14 @@ final class KindCandidates {
   /** The candidates; none where no place is given an object that has the kind. */
   static List<Candidate> of(Finding finding, Map<String, TypeFact> types) {
     Map<String, List<Refactoring>> moves = new LinkedHashMap<>();
-    for (Owned place : places(finding, types)) {
-      holder(finding, place.method(), types)
-          .filter(holder -> !holder.equals(place.type()))
+    for (Map.Entry<Owned, Integer> place : places(finding, types).entrySet()) {
+      holder(finding, place.getKey().method(), types)
+          .filter(holder -> !holder.equals(place.getKey().type()))
           .ifPresent(
               holder ->
                   moves
                       .computeIfAbsent(holder.name(), each -> new ArrayList<>())
-                      .add(move(place, holder)));
+                      .add(move(place.getKey(), place.getValue(), holder)));
     }
     int places = finding.evidence().rows().size();
     return moves.entrySet().stream()
@@ -40,12 +46,20 @@ final class KindCandidates {
         .toList();
   }
 
-  /** The methods that the evidence shows, each once. */
-  private static List<Owned> places(Finding finding, Map<String, TypeFact> types) {
-    return finding.evidence().rows().stream()
-        .flatMap(row -> types.values().stream().flatMap(type -> holding(type, row).stream()))
-        .distinct()
-        .toList();
+  /**
+   * The methods that the evidence shows, and the line that decides: the last ones first, so that
+   * the lines of the others stay as they are.
+   */
+  private static Map<Owned, Integer> places(Finding finding, Map<String, TypeFact> types) {
+    Map<Owned, Integer> places = new LinkedHashMap<>();
+    finding.evidence().rows().stream()
+        .sorted(Comparator.comparingInt(Evidence.Row::line).reversed())
+        .forEach(
+            row ->
+                types.values().stream()
+                    .flatMap(type -> holding(type, row).stream())
+                    .forEach(owned -> places.putIfAbsent(owned, row.line())));
+    return places;
   }
 
   private static Optional<Owned> holding(TypeFact type, Evidence.Row row) {
@@ -80,21 +94,52 @@ final class KindCandidates {
         .anyMatch(field -> field.type().equals(kinds.simpleName()));
   }
 
-  private static Refactoring move(Owned place, TypeFact holder) {
-    return new MoveMethod(
-        place.type().name(), place.method().signature(), holder.name(), MoveMethod.Wishes.NONE);
+  private static Refactoring move(Owned place, int line, TypeFact holder) {
+    return deciding(place, line)
+        .<Refactoring>map(part -> new ExtractMethod(part.place(), part.name()).to(holder.name()))
+        .orElseGet(
+            () ->
+                new MoveMethod(
+                    place.type().name(),
+                    place.method().signature(),
+                    holder.name(),
+                    MoveMethod.Wishes.NONE));
+  }
+
+  /**
+   * The part that works a value out by the kind, where it uses nothing of its own object while the
+   * rest of the method does.
+   */
+  private static Optional<Stretch> deciding(Owned place, int line) {
+    MethodFact method = place.method();
+    List<Integer> own =
+        method.body().accesses().stream()
+            .filter(access -> access.use().type().equals(place.type().name()))
+            .map(Access::offset)
+            .toList();
+    return Stream.concat(WorkedOut.in(method).stream(), method.body().spans().stream())
+        .filter(span -> span.firstLine() <= line && line <= span.lastLine())
+        .filter(span -> !span.jumps() && method.body().left(span).size() == 1)
+        .filter(span -> !own.isEmpty() && own.stream().noneMatch(span::holds))
+        .max(Comparator.comparingInt(Span::lines))
+        .map(span -> Stretch.of(method, span));
   }
 
   private static Candidate together(
       Finding finding, String target, List<Refactoring> moves, int places) {
     String holder = Finding.shortName(target);
-    String what = Counted.of(moves.size(), "method", "methods");
+    boolean whole = moves.stream().allMatch(MoveMethod.class::isInstance);
+    String what =
+        whole
+            ? Counted.of(moves.size(), "method", "methods")
+            : "what decides in %s".formatted(Counted.of(moves.size(), "place", "places"));
     return new Candidate(
         finding.id(),
         new Cure.InTurn(
             new Several(
                 "move %s to %s".formatted(what, holder),
-                "What decides by a kind becomes %s of %s, which has it.".formatted(what, holder),
+                "What decides by a kind becomes %s of %s, which has it."
+                    .formatted(Counted.of(moves.size(), "method", "methods"), holder),
                 moves),
             new Effect(
                 List.of(

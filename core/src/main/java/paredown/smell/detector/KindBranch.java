@@ -19,8 +19,8 @@ import paredown.text.Counted;
 
 /**
  * A branch on a kind is a switch over an enum of the project in several places outside it, a switch
- * or a row of comparisons over codes that another class declares, or a row of tests for classes of
- * the project in one method.
+ * or a row of comparisons over three codes that another class declares, or over two of them in
+ * three places, or a row of tests for classes of the project in one method.
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3, "Switch statements". One switch is no smell: something
  * has to decide; and a class that has a kind may decide by it. What overrides, as {@code equals}
@@ -62,9 +62,11 @@ public final class KindBranch implements Detector {
         places.getValue().stream()
             .filter(place -> !place.type().sharesFileWith(kinds) && !place.type().isKinOf(kinds))
             .count();
-    boolean codes = kinds.kind() != TypeFact.Kind.ENUM;
-    return places.getValue().size() >= (codes ? 1 : grounds.limits().kindPlaces())
-        && (codes ? elsewhere > 0 : elsewhere > 1 || places.getValue().size() >= KINDS);
+    int all = places.getValue().size();
+    boolean many = places.getValue().stream().anyMatch(place -> place.cases() >= KINDS);
+    return kinds.kind() == TypeFact.Kind.ENUM
+        ? all >= grounds.limits().kindPlaces() && (elsewhere > 1 || all >= KINDS)
+        : elsewhere > 0 && (many || all >= KINDS);
   }
 
   private static void collect(
