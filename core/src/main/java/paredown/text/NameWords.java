@@ -26,6 +26,10 @@ public final class NameWords {
           "kilos", "tonnes", "seconds", "minutes", "hours", "days", "weeks", "months", "years",
           "millis", "nanos", "bytes", "chars", "pixels", "degrees", "mm", "cm", "km", "kg", "ms");
 
+  /** What nearly everything has, so that it names nothing. */
+  private static final Set<String> GENERAL =
+      Set.of("name", "value", "size", "count", "number", "text", "data", "info", "list", "type");
+
   /** Where a word of a name ends and the next begins. */
   private static final Pattern SEAM =
       Pattern.compile("(?<=[\\p{Ll}\\d])(?=\\p{Lu})|(?<=\\p{Lu})(?=\\p{Lu}\\p{Ll})|_");
@@ -90,7 +94,7 @@ public final class NameWords {
 
   /**
    * The word that tells some names from others: it stands in the most of them, and in hardly any of
-   * the others.
+   * the others. One that nearly everything has serves only where there is no other.
    */
   public static Optional<String> distinctive(List<String> names, List<String> others) {
     Map<String, Long> inside = counts(names);
@@ -98,8 +102,10 @@ public final class NameWords {
     return inside.entrySet().stream()
         .filter(entry -> entry.getValue() > 2 * outside.getOrDefault(entry.getKey(), 0L))
         .max(
-            Comparator.comparingLong(
-                entry -> entry.getValue() - outside.getOrDefault(entry.getKey(), 0L)))
+            Comparator.<Map.Entry<String, Long>, Boolean>comparing(
+                    entry -> !GENERAL.contains(entry.getKey()))
+                .thenComparingLong(
+                    entry -> entry.getValue() - outside.getOrDefault(entry.getKey(), 0L)))
         .map(Map.Entry::getKey);
   }
 

@@ -59,7 +59,8 @@ public final class LazyClass implements Detector {
     boolean asked = isUsedInItsFile(type, grounds);
     if (open) {
       return grounds.packages().areTogether(type.name(), clients)
-          ? PassedThrough.find(type, clients, grounds)
+          ? (asked ? Optional.<Finding>empty() : ServesOne.openly(type, clients, grounds))
+              .or(() -> PassedThrough.find(type, clients, grounds))
           : Optional.empty();
     }
     if (clients.isEmpty() && !asked) {

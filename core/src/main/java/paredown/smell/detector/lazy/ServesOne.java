@@ -1,6 +1,7 @@
 package paredown.smell.detector.lazy;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import paredown.facts.MethodFact;
@@ -14,6 +15,24 @@ import paredown.smell.Grounds;
 /** A class of one small method, with hardly any state, for one class only. */
 final class ServesOne {
   private ServesOne() {}
+
+  /**
+   * The same for a class that others could use: it keeps nothing, and its one client makes the
+   * object that it asks, and is not given it.
+   */
+  static Optional<Finding> openly(TypeFact type, Set<String> clients, Grounds grounds) {
+    boolean shared = type.methods().stream().anyMatch(MethodFact::isStatic);
+    boolean given =
+        clients.stream()
+            .map(grounds.types()::get)
+            .filter(Objects::nonNull)
+            .flatMap(client -> client.methods().stream())
+            .flatMap(method -> method.parameters().stream())
+            .anyMatch(parameter -> parameter.type().equals(type.simpleName()));
+    return shared || given || !type.fields().isEmpty()
+        ? Optional.empty()
+        : find(type, clients, grounds);
+  }
 
   static Optional<Finding> find(TypeFact type, Set<String> clients, Grounds grounds) {
     List<MethodFact> methods =
