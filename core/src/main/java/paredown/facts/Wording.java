@@ -15,7 +15,7 @@ import paredown.text.TokenKind;
  *
  * @param hash equal for statements that are worded alike
  * @param words how many words it has: names, literals and keywords
- * @param names how many of them name members and types of any class
+ * @param names how many of them name members and types of any class, or throw
  */
 public record Wording(long hash, int words, int names) {
   /** How constants are named; a constant stands for what another place says as a literal. */
@@ -53,6 +53,8 @@ public record Wording(long hash, int words, int names) {
         text = variable ? variable(text, order) : text;
       } else if (token.kind() == TokenKind.KEYWORD) {
         words++;
+        // To refuse something is to say what must hold.
+        names += text.equals("throw") ? 1 : 0;
       }
       hash = hash * 1_000_003 + text.hashCode();
     }

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -33,7 +32,7 @@ public final class Duplicate implements Detector {
 
   @Override
   public Stream<Finding> find(Grounds grounds) {
-    Map<List<Long>, Set<Run>> clusters = new LinkedHashMap<>();
+    Clusters clusters = new Clusters(grounds.types().keySet());
     Map<Long, List<Place>> places = places(grounds);
     Set<Long> common = new HashSet<>();
     places.forEach(
@@ -44,10 +43,10 @@ public final class Duplicate implements Detector {
         });
     for (List<Place> alike : places.values()) {
       if (alike.size() > 1 && alike.size() <= MANY) {
-        pairs(alike, common, grounds.types().keySet(), clusters);
+        pairs(alike, common, clusters);
       }
     }
-    List<List<Run>> kept = withoutInner(clusters);
+    List<List<Run>> kept = withoutInner(clusters.all());
     Map<Set<String>, List<List<Run>>> byTypes = new LinkedHashMap<>();
     for (List<Run> cluster : kept) {
       Set<String> types = new TreeSet<>();
@@ -55,7 +54,7 @@ public final class Duplicate implements Detector {
       byTypes.computeIfAbsent(types, each -> new ArrayList<>()).add(cluster);
     }
     return byTypes.values().stream()
-        .filter(each -> Repeated.words(each) >= grounds.limits().duplicateWords())
+        .filter(each -> Repeated.words(each) >= clusters.least(each, grounds.limits()))
         .map(each -> Repeated.finding(each, grounds.limits()));
   }
 
@@ -88,8 +87,7 @@ public final class Duplicate implements Detector {
     return method.isOfAnyObject() || method.name().equals("clone");
   }
 
-  private static void pairs(
-      List<Place> alike, Set<Long> common, Set<String> types, Map<List<Long>, Set<Run>> clusters) {
+  private static void pairs(List<Place> alike, Set<Long> common, Clusters clusters) {
     for (int i = 0; i < alike.size(); i++) {
       for (int j = i + 1; j < alike.size(); j++) {
         Place one = alike.get(i);
@@ -105,11 +103,8 @@ public final class Duplicate implements Detector {
           length -= guards;
           Run first = new Run(one.row(), one.index(), one.index() + length - 1);
           Run second = new Run(other.row(), other.index(), other.index() + length - 1);
-          if (first.isWorthIt(one.row() == other.row(), first.isKin(second, types))) {
-            Set<Run> cluster =
-                clusters.computeIfAbsent(first.wording(), each -> new LinkedHashSet<>());
-            cluster.add(first);
-            cluster.add(second);
+          if (first.isLongEnough(one.row() == other.row())) {
+            clusters.add(first, second);
           }
         }
       }
@@ -176,9 +171,8 @@ public final class Duplicate implements Detector {
   }
 
   /** The clusters of which not every run stands within one of another cluster. */
-  private static List<List<Run>> withoutInner(Map<List<Long>, Set<Run>> clusters) {
-    List<List<Run>> sorted = new ArrayList<>();
-    clusters.values().forEach(each -> sorted.add(apart(each)));
+  private static List<List<Run>> withoutInner(List<List<Run>> clusters) {
+    List<List<Run>> sorted = new ArrayList<>(clusters);
     sorted.sort(Comparator.comparingInt((List<Run> each) -> -each.get(0).words()));
     List<List<Run>> kept = new ArrayList<>();
     Map<Owned, List<Run>> taken = new IdentityHashMap<>();
@@ -196,26 +190,5 @@ public final class Duplicate implements Detector {
       }
     }
     return kept;
-  }
-
-  /** Runs that do not overlap, in the order of the text. */
-  private static List<Run> apart(Set<Run> runs) {
-    List<Run> sorted = new ArrayList<>(runs);
-    sorted.sort(
-        Comparator.comparing((Run run) -> run.row().owned().type().name())
-            .thenComparing(run -> run.begin().start()));
-    List<Run> apart = new ArrayList<>();
-    for (Run run : sorted) {
-      boolean overlaps =
-          apart.stream()
-              .anyMatch(
-                  each ->
-                      each.row().owned() == run.row().owned()
-                          && run.begin().start() < each.end().end());
-      if (!overlaps) {
-        apart.add(run);
-      }
-    }
-    return apart;
   }
 }

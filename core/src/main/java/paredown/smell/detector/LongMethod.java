@@ -23,7 +23,7 @@ import paredown.text.Counted;
  *
  * <p>Fowler, "Refactoring", 1999, chapter 3. Bodies that hardly decide are tables, not methods. A
  * method of half that length is long where comments name three stages of it; one of two thirds,
- * where it does a dozen things in a row in more than ten ways.
+ * where it does a dozen things in a row, or four in some lines each, in more than ten ways.
  */
 public final class LongMethod implements Detector {
   private static final int DECISIONS = 5;
@@ -32,6 +32,8 @@ public final class LongMethod implements Detector {
   private static final int DENSE = 10;
 
   private static final int STEPS = 12;
+  private static final int BLOCKS = 4;
+  private static final int BLOCK_LINES = 4;
   private static final int STAGES = 3;
 
   @Override
@@ -62,7 +64,15 @@ public final class LongMethod implements Detector {
   private static boolean isDense(MethodFact method, Limits limits) {
     return method.range().lines() > dense(limits)
         && method.branches() > DENSE
-        && steps(method) >= STEPS;
+        && (steps(method) >= STEPS || blocks(method) >= BLOCKS);
+  }
+
+  /** How many loops, branches and the like stand one after the other, each of some lines. */
+  private static long blocks(MethodFact method) {
+    return method.body().paragraphs().stream()
+        .flatMap(List::stream)
+        .filter(span -> !span.jumps() && span.lines() >= BLOCK_LINES)
+        .count();
   }
 
   /** How many statements stand one after the other, but for those that only leave early. */

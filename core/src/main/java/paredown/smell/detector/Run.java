@@ -25,7 +25,7 @@ record Run(Row row, int first, int last) {
   /** Of so many words a run says enough, though it names few members and types. */
   private static final int LONG = 25;
 
-  private static final int LONG_NAMES = 2;
+  private static final int FEW_NAMES = 2;
 
   Span begin() {
     return row.spans().get(first);
@@ -68,35 +68,45 @@ record Run(Row row, int first, int last) {
   }
 
   /**
-   * Whether two runs are all of two methods of one signature, whose classes have the same class of
-   * the sources above them.
+   * Whether two runs are of two methods of one signature, whose classes have the same class of the
+   * sources above them.
    */
   boolean isKin(Run other, Set<String> types) {
     TypeFact type = row.owned().type();
-    return isAll()
-        && other.isAll()
-        && type != other.row.owned().type()
+    return type != other.row.owned().type()
         && types.contains(type.superclass())
         && type.superclass().equals(other.row.owned().type().superclass())
         && row.owned().method().signature().equals(other.row.owned().method().signature());
   }
 
-  private boolean isAll() {
+  /**
+   * Whether it is long enough to be said once.
+   *
+   * @param within whether it stands twice in one row
+   */
+  boolean isLongEnough(boolean within) {
+    int statements = row.statements().subList(first, last + 1).stream().mapToInt(i -> i).sum();
+    return (words() >= RUN_WORDS && statements >= RUN_STATEMENTS || isBody()) && !isOneKind(within);
+  }
+
+  /** Whether it says enough of members and types for two places to mean the same by it. */
+  boolean isTelling() {
+    return names() >= RUN_NAMES || words() >= LONG && names() >= FEW_NAMES;
+  }
+
+  /** Whether it is all that a method does. */
+  boolean isAll() {
     return begin().depth() == 0 && first == 0 && last == row.spans().size() - 1;
   }
 
-  /**
-   * Whether it says enough to be said once.
-   *
-   * @param within whether it stands twice in one row
-   * @param kin whether it is all of two methods that siblings have, be it about little
-   */
-  boolean isWorthIt(boolean within, boolean kin) {
-    List<Span> all = row.spans().subList(first, last + 1);
-    int names = all.stream().mapToInt(span -> span.wording().names()).sum();
-    int statements = row.statements().subList(first, last + 1).stream().mapToInt(i -> i).sum();
-    return (words() >= RUN_WORDS && statements >= RUN_STATEMENTS || isBody())
-        && (names >= RUN_NAMES || words() >= LONG && names >= LONG_NAMES || kin)
-        && !isOneKind(within);
+  /** Whether it does so for two methods of one signature that siblings have. */
+  boolean isTellingOfSiblings() {
+    return names() >= FEW_NAMES;
+  }
+
+  private int names() {
+    return row.spans().subList(first, last + 1).stream()
+        .mapToInt(span -> span.wording().names())
+        .sum();
   }
 }

@@ -17,21 +17,26 @@ final class ServesOne {
   private ServesOne() {}
 
   /**
-   * The same for a class that others could use: it keeps nothing, and its one client makes the
-   * object that it asks, and is not given it.
+   * The same for a class that others could use: it keeps nothing, and its one client has an object
+   * of it that nobody gave it.
    */
   static Optional<Finding> openly(TypeFact type, Set<String> clients, Grounds grounds) {
     boolean shared = type.methods().stream().anyMatch(MethodFact::isStatic);
-    boolean given =
+    boolean held =
         clients.stream()
             .map(grounds.types()::get)
             .filter(Objects::nonNull)
-            .flatMap(client -> client.methods().stream())
-            .flatMap(method -> method.parameters().stream())
-            .anyMatch(parameter -> parameter.type().equals(type.simpleName()));
-    return shared || given || !type.fields().isEmpty()
+            .allMatch(client -> holdsOwn(client, type.simpleName()));
+    return shared || !held || !type.fields().isEmpty()
         ? Optional.empty()
         : find(type, clients, grounds);
+  }
+
+  private static boolean holdsOwn(TypeFact client, String type) {
+    return client.fields().stream().anyMatch(field -> field.type().equals(type))
+        && client.methods().stream()
+            .flatMap(method -> method.parameters().stream())
+            .noneMatch(parameter -> parameter.type().equals(type));
   }
 
   static Optional<Finding> find(TypeFact type, Set<String> clients, Grounds grounds) {
