@@ -25,11 +25,17 @@ import paredown.text.NameWords;
  * @param helpers of the private methods that only these call
  * @param outside of those that reach for files, the network or a database
  * @param rules of the other methods that decide or change something
+ * @param atLength whether two of the texts at least are put together of several pieces each
  */
 public record Representation(
-    List<String> texts, List<String> helpers, List<String> outside, List<String> rules) {
+    List<String> texts,
+    List<String> helpers,
+    List<String> outside,
+    List<String> rules,
+    boolean atLength) {
   private static final int LITERALS = 2;
   private static final int WAYS = 2;
+  private static final int PIECES = 3;
   private static final int HELPED = 3;
 
   /** Classes that are there to show something, by their names. */
@@ -45,6 +51,9 @@ public record Representation(
           ".*(?:Reader|Writer|Loader|Saver|Store|Storage|Repository|Connection|Client|Server|Factory|Main"
               + "|Command|Application|File|Files|Http|Url|Digest|Dao|Gateway|Importer|Exporter|Archive"
               + "|Mailer|Sender|Download|Upload|Cache|Log|Logger|Utils?).*");
+
+  /** What says in a few words what an object is is part of it. */
+  private static final Pattern DESCRIBING = Pattern.compile("toString|.*[dD]esc(?:ription)?");
 
   private static final Set<String> GIVES = Set.of("String", "StringBuilder", "CharSequence");
   private static final Set<String> TAKES =
@@ -62,10 +71,10 @@ public record Representation(
     rules = List.copyOf(rules);
   }
 
-  /** Whether there are several ways to show it, or one with several helpers. */
+  /** Whether there are several ways to show it, two at length, or one with several helpers. */
   public boolean isMuch() {
     int all = making().size();
-    return texts.size() >= WAYS ? all >= HELPED : texts.size() == 1 && all > HELPED;
+    return texts.size() >= WAYS ? all >= HELPED || atLength : texts.size() == 1 && all > HELPED;
   }
 
   /** What makes text: the methods that show the object, and their helpers. */
@@ -104,7 +113,8 @@ public record Representation(
     boolean byTrade = REACHING.matcher(type.name().replaceAll("^[a-z_0-9.]+", "")).matches();
     List<String> outside = byTrade ? List.of() : reaching;
     return Optional.of(
-        new Representation(List.copyOf(texts), List.copyOf(helpers), outside, rules));
+        new Representation(
+            List.copyOf(texts), List.copyOf(helpers), outside, rules, atLength(type, texts)));
   }
 
   /**
@@ -115,6 +125,15 @@ public record Representation(
     return SHOWING.matcher(type.simpleName()).matches()
         && !type.simpleName().matches(".*Utils?")
         && (method.result().contains("String") || takesText(method));
+  }
+
+  private static boolean atLength(TypeFact type, Set<String> texts) {
+    return texts.stream()
+            .flatMap(signature -> type.method(signature).stream())
+            .filter(method -> !DESCRIBING.matcher(method.name()).matches())
+            .filter(method -> method.branches() > 1 && method.body().traits().texts() >= PIECES)
+            .count()
+        >= WAYS;
   }
 
   private static boolean makesText(MethodFact method) {

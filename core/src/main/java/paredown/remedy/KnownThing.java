@@ -44,7 +44,7 @@ final class KnownThing {
           Map.entry("Date", Set.of("year", "month", "day")),
           Map.entry("Time", Set.of("day", "hour", "minute", "second", "millisecond", "nano")),
           Map.entry("Locale", Set.of("language", "country", "variant", "script")),
-          Map.entry("Money", Set.of("amount", "currency")),
+          Map.entry("Money", Set.of("amount", "cents", "currency")),
           Map.entry("Contact", Set.of("phone", "email", "fax", "mail", "mobile", "telephone")),
           Map.entry("Credentials", Set.of("user", "username", "login", "password")),
           Map.entry("Endpoint", Set.of("host", "port", "scheme")),

@@ -38,11 +38,14 @@ public record GivenLiteral(List<Token> places, TypeMirror type, String name) imp
   private static final int FEW = 3;
 
   /** Of longer code some more of the words may differ. */
+  private static final int LONG = 60;
+
   private static final int WORDS_OF_EACH = 40;
 
   /** In how many literals a place may differ from a part that calls the same method. */
   static int most(UnitTrees trees, Part part) {
-    return Math.max(FEW, trees.source().tokens(part.start(), part.end()).size() / WORDS_OF_EACH);
+    int tokens = trees.source().tokens(part.start(), part.end()).size();
+    return Math.max(tokens < LONG ? FEW : FEW + 1, tokens / WORDS_OF_EACH);
   }
 
   /**

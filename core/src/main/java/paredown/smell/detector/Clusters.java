@@ -15,8 +15,8 @@ final class Clusters {
   private final Set<String> types;
   private final Map<List<Long>, Set<Run>> all = new LinkedHashMap<>();
 
-  /** The wordings of methods that siblings have. */
-  private final Set<List<Long>> kin = new HashSet<>();
+  /** The wordings of methods that siblings have, and of all of two methods of one class. */
+  private final Set<List<Long>> close = new HashSet<>();
 
   /**
    * Clusters without runs.
@@ -39,8 +39,10 @@ final class Clusters {
     Set<Run> cluster = all.computeIfAbsent(wording, each -> new LinkedHashSet<>());
     cluster.add(one);
     cluster.add(other);
-    if (siblings) {
-      kin.add(wording);
+    boolean whole =
+        one.isAll() && other.isAll() && one.row().owned().type() == other.row().owned().type();
+    if (siblings || whole) {
+      close.add(wording);
     }
   }
 
@@ -49,10 +51,10 @@ final class Clusters {
     return all.values().stream().map(Clusters::apart).toList();
   }
 
-  /** How many words of some clusters are worth a finding: fewer, where siblings say the same. */
+  /** How many words of some clusters are worth a finding: fewer, where methods do the same. */
   int least(List<List<Run>> clusters, Limits limits) {
-    boolean siblings = clusters.stream().anyMatch(each -> kin.contains(each.get(0).wording()));
-    return siblings ? limits.duplicateWords() * 3 / 5 : limits.duplicateWords();
+    boolean same = clusters.stream().anyMatch(each -> close.contains(each.get(0).wording()));
+    return same ? limits.duplicateWords() * 3 / 5 : limits.duplicateWords();
   }
 
   private static List<Run> apart(Set<Run> runs) {

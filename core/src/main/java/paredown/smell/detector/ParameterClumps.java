@@ -36,28 +36,14 @@ import paredown.text.Listed;
  * functions take what they need one by one: they count from four on that others have, too, or five
  * of them. Nor do classes count that hold the same as fields, and at least two of the parameters
  * must be values; an array and two numbers are a part of the array, and no clump. Two days, moments
- * or amounts of one type are the ends of a range, and a clump of two.
+ * or amounts of one type are the ends of a range, and a clump of two; so are two values that are
+ * hardly ever passed one without the other.
  */
 public final class ParameterClumps implements Detector {
   private static final int VALUES = 2;
   private static final int RANGE = 3;
   private static final int OF_FUNCTIONS = 4;
   private static final int MANY_FUNCTIONS = 5;
-  private static final int ENDS = 2;
-
-  /** Of these types two that are passed together are the ends of a range. */
-  private static final Set<String> MEASURES =
-      Set.of(
-          "LocalDate",
-          "LocalDateTime",
-          "LocalTime",
-          "Instant",
-          "ZonedDateTime",
-          "OffsetDateTime",
-          "YearMonth",
-          "Date",
-          "BigDecimal");
-
   private static final Set<String> NUMBERS = Set.of("int", "long");
   private static final Pattern COMPARES = Pattern.compile("(?:compare|equal|same|isSame|differ).*");
 
@@ -65,20 +51,21 @@ public final class ParameterClumps implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     Limits limits = grounds.limits();
     Map<Owned, Set<String>> lists = new LinkedHashMap<>();
-    Map<Owned, Set<String>> ranges = new LinkedHashMap<>();
     for (TypeFact type : grounds.judged().toList()) {
       if (type.kind() != TypeFact.Kind.RECORD) {
-        List<MethodFact> own = widest(type);
-        own.stream()
+        widest(type).stream()
             .filter(method -> method.parameters().size() >= limits.clumpParameters())
             .forEach(method -> lists.put(new Owned(type, method), items(method)));
-        own.forEach(method -> ranges.put(new Owned(type, method), ends(method)));
       }
     }
     Values values = Values.of(grounds);
     List<ClosedSets.Closed<Owned>> found =
         new ArrayList<>(clumps(lists, limits.clumpParameters(), values, limits));
-    clumps(ranges, ENDS, values, limits).stream()
+    ParameterPairs pairs = new ParameterPairs(grounds, values);
+    Stream.concat(
+            clumps(pairs.ranges(), ParameterPairs.TWO, values, limits).stream(),
+            clumps(pairs.inseparable(), ParameterPairs.TWO, values, limits).stream()
+                .filter(ParameterPairs::isEverywhere))
         .filter(range -> found.stream().noneMatch(wide -> wide.items().containsAll(range.items())))
         .forEach(found::add);
     return found.stream()
@@ -96,17 +83,6 @@ public final class ParameterClumps implements Detector {
         .map(ParameterClumps::withoutFunctions)
         .filter(closed -> closed.places().size() >= limits.clumpPlaces())
         .toList();
-  }
-
-  /** Two parameters of one measure, the ends of a range; none where there are fewer or more. */
-  private static Set<String> ends(MethodFact method) {
-    List<MethodFact.Parameter> ends =
-        method.parameters().stream()
-            .filter(each -> MEASURES.contains(each.type()) && each.name().length() > 1)
-            .toList();
-    return ends.size() == ENDS && ends.get(0).type().equals(ends.get(1).type())
-        ? items(ends)
-        : Set.of();
   }
 
   private static long values(ClosedSets.Closed<Owned> closed, Values values) {
@@ -172,7 +148,7 @@ public final class ParameterClumps implements Detector {
   }
 
   /** The methods that choose their lists themselves, of overloads the one that takes the most. */
-  private static List<MethodFact> widest(TypeFact type) {
+  static List<MethodFact> widest(TypeFact type) {
     Map<String, MethodFact> widest = new LinkedHashMap<>();
     for (MethodFact method : type.methods()) {
       if (!method.overrides() && !method.head().isDeprecated()) {
@@ -206,7 +182,7 @@ public final class ParameterClumps implements Detector {
     return items(method.parameters());
   }
 
-  private static Set<String> items(List<MethodFact.Parameter> parameters) {
+  static Set<String> items(List<MethodFact.Parameter> parameters) {
     Set<String> items = new TreeSet<>();
     parameters.forEach(each -> items.add(each.type() + " " + each.name()));
     return items;
