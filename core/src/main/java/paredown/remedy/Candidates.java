@@ -21,14 +21,16 @@ import paredown.text.NameWords;
 public final class Candidates {
   private final Finding finding;
   private final TypeFact type;
+  private final Grounds grounds;
   private final Map<String, TypeFact> types;
   private final Set<String> taken;
   private final CodeCandidates code;
   private final ClassCandidates classes;
 
-  private Candidates(Finding finding, Map<String, TypeFact> types, Set<String> taken) {
+  private Candidates(Finding finding, Grounds grounds, Set<String> taken) {
     this.finding = finding;
-    this.types = types;
+    this.grounds = grounds;
+    this.types = grounds.types();
     this.type = types.get(finding.type());
     this.taken = new HashSet<>(taken);
     this.code = new CodeCandidates(finding, type);
@@ -39,7 +41,7 @@ public final class Candidates {
   public static List<Candidate> of(Finding finding, Grounds grounds) {
     Set<String> taken =
         grounds.facts().types().stream().map(TypeFact::simpleName).collect(Collectors.toSet());
-    Candidates candidates = new Candidates(finding, grounds.types(), taken);
+    Candidates candidates = new Candidates(finding, grounds, taken);
     return Candidate.apart(finding.smell().isSmaller() ? candidates.smaller() : candidates.found());
   }
 
@@ -72,7 +74,7 @@ public final class Candidates {
       case PART -> List.of(code.extractPart());
       case QUESTION -> List.of(code.askTheObject());
       case GO_BETWEEN, EMPTY, SINGLE -> List.of(inline());
-      case REPEATED -> new RepeatedCandidates(finding, type, types, taken).oneForAll();
+      case REPEATED -> new RepeatedCandidates(finding, type, grounds, taken).oneForAll();
       case UNUSED ->
           List.of(
               finding.evidence().figure("helpers").isPresent()

@@ -7,24 +7,26 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javax.lang.model.SourceVersion;
 import paredown.facts.TypeFact;
 import paredown.refactor.operation.extractmethod.Duplicates;
 import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.operation.extractmethod.ExtractPieces;
+import paredown.refactor.operation.extractmethod.NewForm;
 import paredown.smell.Evidence;
 import paredown.smell.Finding;
+import paredown.smell.Grounds;
 import paredown.text.NameWords;
 
 /**
  * The candidates that make one method of code that stands in several places.
  *
  * @param type the class of the finding
- * @param types all of the project, by name
+ * @param grounds what is known of the project
  * @param taken simple names of types
  */
-record RepeatedCandidates(
-    Finding finding, TypeFact type, Map<String, TypeFact> types, Set<String> taken) {
+record RepeatedCandidates(Finding finding, TypeFact type, Grounds grounds, Set<String> taken) {
   /** How many of the places that repeat others are tried. */
   private static final int TRIED = 4;
 
@@ -32,14 +34,12 @@ record RepeatedCandidates(
 
   /** One of the places as a method, which the others call. */
   List<Candidate> oneForAll() {
-    Set<String> classes = new HashSet<>();
-    finding.identity().forEach(each -> classes.add(each.replaceAll("#.*", "")));
-    Duplicates which = classes.equals(Set.of(type.name())) ? Duplicates.ALL : Duplicates.PROJECT;
+    Duplicates which = classes().equals(Set.of(type.name())) ? Duplicates.ALL : Duplicates.PROJECT;
     Map<Integer, Evidence.Row> rows = new LinkedHashMap<>();
     finding.evidence().rows().stream()
         .filter(each -> each.file().equals(finding.range().file()))
         .forEach(each -> rows.putIfAbsent(each.line(), each));
-    List<Candidate> found = new ArrayList<>(SharedAbove.of(finding, types, taken));
+    List<Candidate> found = new ArrayList<>(SharedAbove.of(finding, grounds.types(), taken));
     List<List<RepeatedRun>> runs = oneOfEach(rows.values());
     if (runs.size() > 1) {
       found.add(pieces(runs.stream().limit(TOGETHER).toList(), which));
@@ -124,9 +124,30 @@ record RepeatedCandidates(
     return new Candidate(finding.id(), new Cure.Part(extract, effect));
   }
 
+  private Set<String> classes() {
+    return finding.identity().stream()
+        .map(each -> each.replaceAll("#.*", ""))
+        .collect(Collectors.toSet());
+  }
+
+  /**
+   * Whether classes of other packages have it, too, which see the class and may come to use its
+   * package.
+   */
+  private boolean isForAll() {
+    Set<String> others = classes();
+    others.remove(type.name());
+    return type.isPublic()
+        && type.outer().isEmpty()
+        && !grounds.packages().areTogether(type.name(), others)
+        && others.stream()
+            .noneMatch(each -> grounds.packages().wouldCircle(each, Set.of(type.name())));
+  }
+
   /** A run as a method, with a class for what it gives where that is more than one value. */
   private ExtractMethod extracted(RepeatedRun run, String name, Duplicates which) {
-    ExtractMethod extract = new ExtractMethod(run.place(), name).with(which);
+    ExtractMethod plain = new ExtractMethod(run.place(), name).with(which);
+    ExtractMethod extract = isForAll() ? plain.as(NewForm.OPEN) : plain;
     String all = NameWords.capitalised(name);
     return run.givesSeveral()
         ? extract.giving(taken.contains(all) ? all + "Values" : all)

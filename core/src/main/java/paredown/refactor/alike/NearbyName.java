@@ -42,6 +42,7 @@ public final class NearbyName {
       name = parameter(trees, above, call.getArguments(), expression);
     } else if (tree instanceof NewClassTree made) {
       name = parameter(trees, above, made.getArguments(), expression);
+      name = name.isPresent() ? name : message(trees, above);
     }
     return name.filter(each -> each.length() > 1 && SourceVersion.isName(each));
   }
@@ -60,6 +61,15 @@ public final class NearbyName {
 
   private static String withoutGet(String method) {
     return method.matches("get\\p{Lu}.*") ? Words.decapitalised(method.substring(3)) : method;
+  }
+
+  /** What an exception of a library is given is what it says. */
+  private static Optional<String> message(UnitTrees trees, TreePath made) {
+    return trees.element(made) instanceof ExecutableElement constructor
+            && constructor.getEnclosingElement().toString().matches(".*(?:Exception|Error)")
+            && trees.program().declaration(constructor) == null
+        ? Optional.of("message")
+        : Optional.empty();
   }
 
   /** The name that a method of the project has for what is given to it there. */

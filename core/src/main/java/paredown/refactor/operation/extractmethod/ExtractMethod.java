@@ -221,7 +221,7 @@ public record ExtractMethod(
     Part part = wanted.part(trees);
     Set<String> files =
         duplicates() == Duplicates.PROJECT
-            ? new Repeats(new Extraction(trees, part), form.isOnItsWay()).files(index)
+            ? new Repeats(new Extraction(trees, part), form).files(index)
             : Set.of(path);
     // A method of the name below the class would clash with one that it inherits.
     Set<String> affected = new TreeSet<>(index.filesWith(Set.of(name)));

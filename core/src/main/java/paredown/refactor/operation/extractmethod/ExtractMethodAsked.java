@@ -3,6 +3,7 @@ package paredown.refactor.operation.extractmethod;
 import java.util.Arrays;
 import java.util.Set;
 import paredown.UnusableRequest;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.asked.Given;
 import paredown.refactor.asked.Operation;
 import paredown.refactor.asked.Verb;
@@ -62,7 +63,9 @@ public final class ExtractMethodAsked {
               "With the condition of an if as the place. turned: the method answers the opposite, and"
                   + " the branches change places. joined: it asks what the if within asks as well.")
           .accepting(
-              ExtractMethod.acceptable(), "With --to: refusals to overrule, as in move method.")
+              ExtractMethod.acceptable(),
+              "With --to: refusals to overrule, as in move method;"
+                  + " without it started-earlier, where other classes call the method.")
           .examples(
               "pare extract method FerryDesk:64-65 --name byTheMetre",
               "pare extract method FerryDesk:87:12-87:44 --name isParty",
@@ -74,9 +77,11 @@ public final class ExtractMethodAsked {
       throw new UnusableRequest(
           "The new method has no name.", "Say --name NAME, or --stages for all of a method.");
     }
-    if (!given.has("--to") && !given.accepted().isEmpty()) {
+    boolean more = !Set.of(RefusalKind.STARTED_EARLIER).containsAll(given.accepted());
+    if (!given.has("--to") && more) {
       throw new UnusableRequest(
-          "Without --to there is nothing to accept.", "Leave --accept out, or say --to.");
+          "Without --to there is nothing else to accept than started-earlier.",
+          "Leave --accept out, or say --to.");
     }
     return new ExtractMethod(
         given.subject(),

@@ -27,6 +27,7 @@ import paredown.refactor.plan.EditList;
 import paredown.refactor.plan.EditedFiles;
 import paredown.refactor.plan.ReadableFiles;
 import paredown.refactor.use.OnlookersFromOutside;
+import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 import paredown.text.Listed;
 import paredown.text.SourceText;
@@ -42,6 +43,7 @@ final class ExtractMethodPlan {
   private final OwnerClass owner;
   private final Locals locals;
   private final Set<String> looked;
+  private final Overruled overruled;
   private final List<GivenValue> values = new ArrayList<>();
   private Optional<Refused> bound = Optional.empty();
 
@@ -52,6 +54,7 @@ final class ExtractMethodPlan {
    */
   ExtractMethodPlan(ExtractMethod arguments, UnitTrees trees, Part part, Set<String> looked) {
     this.looked = looked;
+    this.overruled = new Overruled(arguments.accepted());
     this.arguments = arguments;
     this.trees = trees;
     this.program = trees.program();
@@ -109,7 +112,7 @@ final class ExtractMethodPlan {
         Map.of(),
         declared.becameWithin(),
         isEverywhere() ? ReadableFiles.paths(program) : touched,
-        new Change.Report(List.of(), List.of(), List.of(), notes(parameters, twins))
+        new Change.Report(api(twins), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
   }
 
@@ -232,6 +235,16 @@ final class ExtractMethodPlan {
     return wanted;
   }
 
+  private List<String> api(List<Callee> callees) {
+    boolean isNew =
+        !arguments.form().isOnItsWay()
+            && visibility(callees).compareTo(AccessLevel.PROTECTED) >= 0
+            && AccessLevel.isApi(owner.element());
+    return isNew
+        ? List.of("%s.%s is new".formatted(owner.writtenName(), arguments.name()))
+        : List.of();
+  }
+
   private void requireWritable(TypeMirror type, MethodVariables variables) {
     extraction.requireWritable(type, variables.all());
   }
@@ -276,6 +289,7 @@ final class ExtractMethodPlan {
               : "The same stood in %s, too, and is a call now.".formatted(places));
     }
     bound.map(Refused::getMessage).ifPresent(notes::add);
+    notes.addAll(overruled.notes());
     return notes;
   }
 
@@ -306,8 +320,8 @@ final class ExtractMethodPlan {
       bound = extraction.bound(shape, parameters);
     }
     if (isEverywhere()) {
-      return new Repeats(extraction, arguments.form().isOnItsWay())
-          .callees(shape, parameters, looked);
+      return new Repeats(extraction, arguments.form())
+          .callees(shape, parameters, looked, overruled);
     }
     List<Callee> own = Callee.of(extraction, shape, parameters);
     if (own.isEmpty() && bound.isPresent()) {

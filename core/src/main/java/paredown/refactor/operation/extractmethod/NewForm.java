@@ -22,6 +22,10 @@ public record NewForm(
   /** Nothing is asked for. */
   public static final NewForm ANY = new NewForm(Optional.empty(), false, Optional.empty(), false);
 
+  /** All classes shall see it. */
+  public static final NewForm OPEN =
+      new NewForm(Optional.of(AccessLevel.PUBLIC), false, Optional.empty(), false);
+
   /** The same for a condition as it stands. */
   NewForm asItStands() {
     return new NewForm(visibility, isStatic, Optional.empty(), isOnItsWay);
@@ -35,6 +39,11 @@ public record NewForm(
   /** Whether other classes can see it, since somebody asked for it. */
   boolean isOpen() {
     return visibility.filter(each -> each != AccessLevel.PRIVATE).isPresent();
+  }
+
+  /** Whether all classes can see it, since somebody asked for it. */
+  boolean isPublic() {
+    return visibility.filter(AccessLevel.PUBLIC::equals).isPresent();
   }
 
   /** The options that ask for it. */

@@ -12,8 +12,10 @@ import paredown.program.Program;
 import paredown.program.SourceIndex;
 import paredown.program.Use;
 import paredown.project.SourceFile;
+import paredown.refactor.RefusalKind;
 import paredown.refactor.name.Sight;
 import paredown.refactor.startup.StaticStart;
+import paredown.refactor.use.Overruled;
 import paredown.refactor.use.OwnerClass;
 
 /** Where in a project the same is said as in a part, and what it takes that all call one method. */
@@ -26,14 +28,14 @@ final class Repeats {
   /**
    * The places that say the same as a part.
    *
-   * @param movesOn whether the method moves on to another class, so that those of other packages
+   * @param form where the method is public, or moves on to another class, those of other packages
    *     count, too, where they see the class of the part
    */
-  Repeats(Extraction part, boolean movesOn) {
+  Repeats(Extraction part, NewForm form) {
     this.part = part;
     this.program = part.trees().program();
-    this.movesOn = movesOn;
-    this.far = movesOn && isOpen(part.owner().element());
+    this.movesOn = form.isOnItsWay();
+    this.far = (movesOn || form.isPublic()) && isOpen(part.owner().element());
   }
 
   /** Whether other packages see a class. */
@@ -83,7 +85,8 @@ final class Repeats {
   }
 
   /** The places that can call it, where others than those of its class may. */
-  List<Callee> callees(Shape shape, List<VariableElement> parameters, Set<String> files) {
+  List<Callee> callees(
+      Shape shape, List<VariableElement> parameters, Set<String> files, Overruled overruled) {
     List<Callee> callees = new ArrayList<>();
     for (Callee each : Callee.everywhere(part, shape, parameters, files)) {
       if (sees(each)) {
@@ -92,7 +95,11 @@ final class Repeats {
     }
     boolean elsewhere = callees.stream().anyMatch(each -> !isHome(each));
     if (elsewhere && !movesOn) {
-      StaticStart.require(part.owner(), part.owner(), "It cannot be called elsewhere", false);
+      StaticStart.require(
+          part.owner(),
+          part.owner(),
+          "It cannot be called elsewhere",
+          overruled.overrules(RefusalKind.STARTED_EARLIER));
     }
     return callees;
   }
