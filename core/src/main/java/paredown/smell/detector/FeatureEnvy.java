@@ -90,19 +90,21 @@ public final class FeatureEnvy implements Detector {
   private static Optional<Envious> judge(Owned owned, Grounds grounds) {
     List<Access> accesses = owned.method().body().accesses();
     return Optional.of(DataUse.of(owned.type(), accesses, grounds.types()))
-        .filter(use -> use.data().size() >= PAIR && !setsOwn(owned))
+        .filter(use -> use.data().size() >= PAIR)
+        .filter(use -> use.set() > ownSet(owned) || ownSet(owned) == 0)
         .filter(use -> prevails(use, owned.method(), accesses, grounds))
         .map(use -> new Envious(owned, use));
   }
 
-  /** Whether a method changes its own object, which is its work, whatever it asks of another. */
-  private static boolean setsOwn(Owned owned) {
+  /** How many fields of its own object a method sets, which is its work where others' are fewer. */
+  private static long ownSet(Owned owned) {
     return owned.method().body().accesses().stream()
         .filter(each -> each.use().kind() == MethodFact.MemberUse.Kind.WRITE)
-        .anyMatch(
-            each ->
-                each.use().type().equals(owned.type().name())
-                    && each.root().kind() == Access.Root.Kind.SELF);
+        .filter(each -> each.use().type().equals(owned.type().name()))
+        .filter(each -> each.root().kind() == Access.Root.Kind.SELF)
+        .map(each -> each.use().member())
+        .distinct()
+        .count();
   }
 
   /** Whether code lives on one other class's data, and could live there. */
