@@ -80,7 +80,7 @@ public final class Candidates {
               finding.evidence().figure("helpers").isPresent()
                   ? inline()
                   : NoLongerUsed.whole(finding));
-      case CONSTRUCTOR -> List.of(builder());
+      case CONSTRUCTOR -> List.of(builder(true), builder(false));
     };
   }
 
@@ -118,14 +118,16 @@ public final class Candidates {
     return found;
   }
 
-  private Candidate builder() {
+  private Candidate builder(boolean only) {
     long constructors = type.methods().stream().filter(MethodFact::isConstructor).count();
     return new Candidate(
         finding.id(),
         new Cure.Built(
-            new ExtractBuilder(type.name(), ExtractBuilder.USUAL, Set.of()),
+            new ExtractBuilder(type.name(), ExtractBuilder.USUAL, only, Set.of()),
             new Effect(
-                List.of(new Effect.Figure("constructors at most", (int) constructors, 1)),
+                List.of(
+                    new Effect.Figure(
+                        "constructors that others call", (int) constructors, only ? 0 : 1)),
                 List.of("1 class more"))));
   }
 

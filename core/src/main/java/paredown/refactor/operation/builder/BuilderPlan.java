@@ -24,6 +24,7 @@ import paredown.refactor.RefusalKind;
 import paredown.refactor.Refused;
 import paredown.refactor.carry.Landing;
 import paredown.refactor.code.MemberRange;
+import paredown.refactor.code.Modifiers;
 import paredown.refactor.code.Rewriting;
 import paredown.refactor.code.UnitTrees;
 import paredown.refactor.name.AccessLevel;
@@ -70,6 +71,9 @@ final class BuilderPlan {
       calls(growing, new UnitTrees(program, unit));
     }
     List<String> gone = remove(growing);
+    if (arguments.isOnly()) {
+      gone.addAll(close(growing));
+    }
     List<Piece> text = new ArrayList<>();
     Landing landing = new Landing(owner);
     text.add(Written.plain(landing.before()));
@@ -81,7 +85,7 @@ final class BuilderPlan {
             landing.start(), landing.end(), text, List.of(), "nothing changes what is usual"));
     names.addImports();
     OnlookersFromOutside.assume(owner, List.of(arguments.name()));
-    if (!gone.isEmpty()) {
+    if (!gone.isEmpty() || arguments.isOnly()) {
       MadeFromOutside.assume(owner);
     }
     notes.addAll(overruled.notes());
@@ -194,6 +198,26 @@ final class BuilderPlan {
       }
     }
     return staying;
+  }
+
+  /** Makes the longest constructor private, where nobody else calls it. */
+  private List<String> close(Growing growing) {
+    OwnerClass.Method longest = growing.longest();
+    if (called.contains(longest.element())) {
+      throw Refused.advising(
+          RefusalKind.STILL_USED,
+          "The constructor of %s cannot be private: others still call it."
+              .formatted(owner.writtenName()),
+          "Leave --private out.",
+          owner.trees().place(longest.tree()));
+    }
+    Modifiers.access(owner.trees(), longest.tree().getModifiers(), longest.range(), "private ")
+        .ifPresent(edit -> edits.add(owner.trees().path(), edit));
+    return AccessLevel.isApi(longest.element())
+        ? List.of(
+            "%s is private"
+                .formatted(OwnerClass.signature(longest).replace("<init>", owner.simpleName())))
+        : List.of();
   }
 
   /** Takes the shorter constructors away that nobody calls any more. */

@@ -21,9 +21,10 @@ import paredown.refactor.plan.Rounds;
  *
  * @param type the class, in any form that one type of the project answers to
  * @param name the simple name of the builder
+ * @param isOnly whether the constructor shall be private, so that the builder alone calls it
  * @param accepted the kinds of refusal that are accepted
  */
-public record ExtractBuilder(String type, String name, Set<RefusalKind> accepted)
+public record ExtractBuilder(String type, String name, boolean isOnly, Set<RefusalKind> accepted)
     implements Refactoring {
   /** What it is called where nothing else is said. */
   public static final String USUAL = "Builder";
@@ -34,14 +35,14 @@ public record ExtractBuilder(String type, String name, Set<RefusalKind> accepted
 
   /** The same under another name. */
   public ExtractBuilder named(String other) {
-    return new ExtractBuilder(type, other, accepted);
+    return new ExtractBuilder(type, other, isOnly, accepted);
   }
 
   /** The same where a kind of refusal is accepted, too. */
   public ExtractBuilder accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);
     more.add(kind);
-    return new ExtractBuilder(type, name, more);
+    return new ExtractBuilder(type, name, isOnly, more);
   }
 
   @Override
@@ -69,18 +70,19 @@ public record ExtractBuilder(String type, String name, Set<RefusalKind> accepted
 
   @Override
   public String command() {
-    return "pare extract builder %s%s%s"
+    return "pare extract builder %s%s%s%s"
         .formatted(
             Arguments.quoted(type),
             Optional.of(name)
                 .filter(each -> !each.equals(USUAL))
                 .map(each -> " --name " + each)
                 .orElse(""),
+            isOnly ? " --private" : "",
             Arguments.accepting(accepted));
   }
 
   @Override
   public String says() {
-    return "extract builder " + name;
+    return "extract builder " + name + (isOnly ? ", the only way to make one" : "");
   }
 }

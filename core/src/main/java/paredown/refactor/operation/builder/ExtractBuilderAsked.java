@@ -16,9 +16,12 @@ public final class ExtractBuilderAsked {
                   + "method each gives the rest, and what is not given is as the shorter "
                   + "constructors have it. Who called a constructor asks the builder, in all "
                   + "files, tests among them. Shorter constructors that nobody calls then are "
-                  + "gone; the longest one stays.")
+                  + "gone; the longest one stays, and is private on request.")
           .on("TYPE", "The class, as short as one meaning is left.")
           .value("--name", "NAME", "The name of the builder; Builder where nothing is said.")
+          .flag(
+              "--private",
+              "Make the longest constructor private, so that only the builder calls it.")
           .accepting(ExtractBuilder.acceptable())
           .examples("pare extract builder Ticket")
           .reading(
@@ -26,6 +29,7 @@ public final class ExtractBuilderAsked {
                   new ExtractBuilder(
                       given.subject(),
                       given.value("--name").orElse(ExtractBuilder.USUAL),
+                      given.has("--private"),
                       given.accepted()));
 
   private ExtractBuilderAsked() {}
