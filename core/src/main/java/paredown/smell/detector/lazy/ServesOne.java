@@ -17,8 +17,8 @@ final class ServesOne {
   private ServesOne() {}
 
   /**
-   * The same for a class that others could use: it keeps nothing, and its one client has an object
-   * of it that nobody gave it.
+   * The same for a class that others could use: it keeps nothing, its one client has an object of
+   * it that nobody gave it, and no test looks at it alone.
    */
   static Optional<Finding> openly(TypeFact type, Set<String> clients, Grounds grounds) {
     boolean shared = type.methods().stream().anyMatch(MethodFact::isStatic);
@@ -27,7 +27,8 @@ final class ServesOne {
             .map(grounds.types()::get)
             .filter(Objects::nonNull)
             .allMatch(client -> holdsOwn(client, type.simpleName()));
-    return shared || !held || !type.fields().isEmpty()
+    boolean tested = grounds.facts().testWords().hold(type.simpleName());
+    return shared || tested || !held || !type.fields().isEmpty()
         ? Optional.empty()
         : find(type, clients, grounds);
   }
