@@ -47,7 +47,7 @@ final class DiskTrial {
       if (!applied.kept()) {
         return "tests: " + said(applied);
       }
-      Session.open(copy, Progress.silent()).undo(1);
+      Session.open(copy, Progress.silent()).taken().undo(1);
       return before.equals(bytes()) ? "" : "undo: bytes differ";
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -209,7 +209,7 @@ final class CarryCommand extends PareCommand {
 
   private void show(Session session, CarriedFile steps, Preview all, boolean json) {
     if (json) {
-      print(ChangeJson.of(all, session.reach(all.change())));
+      print(ChangeJson.of(all, session.net().reach(all.change())));
       return;
     }
     StringBuilder list = new StringBuilder();
@@ -219,7 +219,7 @@ final class CarryCommand extends PareCommand {
       }
     }
     String next = typed() + " --expect " + all.change().id() + " --apply";
-    byte[] answer = new PreviewText(terminal()).of(all, session.reach(all.change()), next);
+    byte[] answer = new PreviewText(terminal()).of(all, session.net().reach(all.change()), next);
     quiet();
     terminal().out().print(list.append('\n').toString());
     terminal().out().printBytes(answer);

@@ -112,11 +112,11 @@ final class Carrying {
   private boolean checked(TestRun before, List<List<CarriedFile.Line>> parts)
       throws InterruptedException {
     Session session = command.open();
-    TestsPass.Outcome outcome = session.check(before);
+    TestsPass.Outcome outcome = session.net().check(before);
     AppliedText said = new AppliedText(command.terminal(), command.here());
     said.checked(outcome).lines().forEach(this::indented);
     if (!outcome.passed()) {
-      session.undo(parts.size());
+      session.taken().undo(parts.size());
       indented("%s taken back.".formatted(Counted.of(parts.size(), "step was", "steps were")));
       next = parts.get(0).get(0).number();
       text.append("When that is mended: ").append(command.goingOn(next)).append('\n');

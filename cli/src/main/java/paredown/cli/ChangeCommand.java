@@ -124,9 +124,9 @@ abstract class ChangeCommand extends PareCommand {
   }
 
   private void show(Session session, Preview preview, boolean json) throws InterruptedException {
-    Optional<ReachOfChange> reach = session.reach(preview.change());
+    Optional<ReachOfChange> reach = session.net().reach(preview.change());
     Optional<WouldNotice> notice =
-        wouldNotice ? session.wouldNotice(preview.change()) : Optional.empty();
+        wouldNotice ? session.net().wouldNotice(preview.change()) : Optional.empty();
     if (json) {
       ObjectNode answer = ChangeJson.of(preview, reach);
       notice.ifPresent(each -> ChangeJson.notice(answer, each));

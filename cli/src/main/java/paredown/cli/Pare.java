@@ -63,10 +63,11 @@ public final class Pare extends PareCommand {
     StringBuilder text = new StringBuilder();
     text.append(SurveyText.lookedAt(survey)).append('\n');
     session
+        .taken()
         .unverified()
         .ifPresent(step -> text.append("Step ").append(step.number()).append(" was cut off.\n"));
     Optional<paredown.journal.Step> last =
-        session.steps().stream()
+        session.taken().all().stream()
             .filter(step -> step.state() == paredown.journal.StepState.VERIFIED)
             .reduce((before, step) -> step);
     last.ifPresent(
@@ -92,7 +93,7 @@ public final class Pare extends PareCommand {
           .append(worst.summary())
           .append('\n');
     }
-    boolean cutOff = session.unverified().isPresent();
+    boolean cutOff = session.taken().unverified().isPresent();
     String next = cutOff ? "pare undo" : !findings.isEmpty() ? "pare survey" : "pare --help";
     print(text + "Next: " + next + here() + "\n");
     return Exit.DONE;

@@ -53,10 +53,10 @@ abstract class PareCommand implements Callable<Integer> {
   /** Opens the project; a step that was cut off is put back before anything new is written. */
   Session openToWrite() {
     Session session = open();
-    if (session.unverified().isEmpty()) {
+    if (session.taken().unverified().isEmpty()) {
       return session;
     }
-    session.recover().ifPresent(this::tell);
+    session.taken().recover().ifPresent(this::tell);
     return open();
   }
 
@@ -73,12 +73,12 @@ abstract class PareCommand implements Callable<Integer> {
   }
 
   private void warn(Session session) {
-    if (session.isBusy()) {
+    if (session.taken().isBusy()) {
       terminal.err().println("Another pare is changing this project right now.");
     } else {
-      session.unverified().ifPresent(this::warn);
+      session.taken().unverified().ifPresent(this::warn);
     }
-    List<String> strangers = session.strangers();
+    List<String> strangers = session.taken().strangers();
     if (!strangers.isEmpty()) {
       terminal
           .err()

@@ -33,10 +33,10 @@ final class StepsCommand extends PareCommand {
     boolean json = json();
     Session session = openSteps();
     if (asFile) {
-      print(session.stepsAsFile());
+      print(session.taken().asFile());
       return Exit.DONE;
     }
-    List<Step> steps = session.steps();
+    List<Step> steps = session.taken().all();
     print(json ? Json.text(json(steps)) : text(steps));
     return Exit.DONE;
   }

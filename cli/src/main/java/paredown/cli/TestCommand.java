@@ -46,11 +46,11 @@ final class TestCommand extends PareCommand {
     Optional<Reach> recorded = Optional.empty();
     TestRun run;
     if (reach) {
-      Recording recording = session.recordReach();
+      Recording recording = session.net().recordReach();
       run = recording.run();
       recorded = Optional.of(recording.reach());
     } else {
-      run = session.test();
+      run = session.net().test();
     }
     if (json) {
       ObjectNode answer = json(run);

@@ -45,12 +45,12 @@ final class UndoCommand extends PareCommand {
     }
     Session session = openSteps();
     boolean none =
-        session.unverified().isEmpty()
-            && session.steps().stream().noneMatch(step -> step.state() == StepState.VERIFIED);
+        session.taken().unverified().isEmpty()
+            && session.taken().all().stream().noneMatch(step -> step.state() == StepState.VERIFIED);
     if (none) {
       throw new UnusableRequest("There is no step to take back.", "pare steps lists them.");
     }
-    List<PutBack> undone = session.undo(count);
+    List<PutBack> undone = session.taken().undo(count);
     if (json) {
       print(json(undone));
     } else {
@@ -62,6 +62,7 @@ final class UndoCommand extends PareCommand {
   private int forget(boolean json) {
     Step step =
         openSteps()
+            .taken()
             .forget()
             .orElseThrow(
                 () ->

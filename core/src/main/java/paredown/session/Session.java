@@ -1,8 +1,6 @@
 package paredown.session;
 
 import java.nio.file.Path;
-import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -11,22 +9,11 @@ import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import paredown.UnusableRequest;
 import paredown.edit.Change;
-import paredown.gate.ProjectTests;
-import paredown.gate.TestBaseline;
 import paredown.gate.TestRun;
-import paredown.gate.TestsPass;
-import paredown.gate.quick.ReachingTests;
-import paredown.gate.quick.WouldNotice;
-import paredown.gate.reach.Reach;
-import paredown.gate.reach.ReachOfChange;
-import paredown.gate.reach.Recording;
 import paredown.history.GitCommits;
 import paredown.journal.Journal;
-import paredown.journal.Lock;
-import paredown.journal.Step;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
-import paredown.project.AtExit;
 import paredown.project.Progress;
 import paredown.project.Project;
 import paredown.refactor.Refactoring;
@@ -42,8 +29,6 @@ import paredown.text.SourceText;
 
 /** A session is one user's work on one project: everything that a front end can ask for. */
 public final class Session {
-  private static final Duration NOTICING = Duration.ofSeconds(60);
-
   private final Project project;
   private final Progress progress;
   private final Journal journal;
@@ -232,13 +217,9 @@ public final class Session {
     return sources().index();
   }
 
-  /** The step that was cut off, which the next writing command puts back. */
-  public Optional<Step> unverified() {
-    return journal.open();
-  }
-
-  public List<Step> steps() {
-    return journal.steps();
+  /** What was applied to the project so far. */
+  public StepsTaken taken() {
+    return new StepsTaken(project, journal, progress);
   }
 
   /** The commits that can be made of what was changed. */
@@ -246,45 +227,9 @@ public final class Session {
     return new GitCommits(project.root());
   }
 
-  /** The steps that were kept, as a file of commands that can be done again elsewhere. */
-  public String stepsAsFile() {
-    return new StepsFile(journal).text();
-  }
-
-  /** What is in the journal's place and is not believed, since it was written elsewhere. */
-  public List<String> strangers() {
-    return journal.strangers();
-  }
-
   /** Whether version control tracks what this machine keeps of its own steps. */
   public boolean tracksSteps() {
     return ProjectHistory.tracksWorkspace(project);
-  }
-
-  /** Whether another program is changing this project just now. */
-  public boolean isBusy() {
-    return Lock.isHeld(project.root());
-  }
-
-  /**
-   * Lets go of the last step that is open or kept, without touching its files; empty where there is
-   * none.
-   */
-  public Optional<Step> forget() {
-    try (Lock lock = Lock.take(project.root())) {
-      return journal.open().or(journal::last).map(journal::forget);
-    }
-  }
-
-  /** Puts back a step that was cut off; empty where there is none. */
-  public Optional<PutBack> recover() {
-    try (Lock lock = Lock.take(project.root())) {
-      return recoverLocked();
-    }
-  }
-
-  private Optional<PutBack> recoverLocked() {
-    return journal.open().map(step -> new PutBack(step, journal.putBack(step)));
   }
 
   /**
@@ -307,77 +252,8 @@ public final class Session {
     return Applying.expected(before, change);
   }
 
-  /** Runs all tests behind several steps, and compares with what they said before these. */
-  public TestsPass.Outcome check(TestRun before) throws InterruptedException {
-    progress.doing("running all tests");
-    TestsPass.Outcome outcome =
-        TestsPass.check(new ProjectTests(project, progress), before, List.of());
-    if (outcome.passed()) {
-      TestBaseline.now(project).write(outcome.after());
-    }
-    return outcome;
-  }
-
-  /** Runs all tests once, the way the gate does. */
-  public TestRun test() throws InterruptedException {
-    progress.doing("running all tests");
-    TestRun run = new ProjectTests(project, progress).run();
-    TestBaseline.now(project).write(run);
-    return run;
-  }
-
-  /** Runs all tests once, each class of them alone, and keeps which code they reach. */
-  public Recording recordReach() throws InterruptedException {
-    progress.doing("running all tests, class by class");
-    Recording recording = Recording.of(new ProjectTests(project, progress), sources());
-    TestBaseline.now(project).write(recording.run());
-    recording.reach().write(project);
-    return recording;
-  }
-
-  /** How far the tests reach a change; empty where they were never recorded, or it is no code. */
-  public Optional<ReachOfChange> reach(Change change) {
-    return Reach.read(project).flatMap(reach -> ReachOfChange.of(reach, change));
-  }
-
-  /**
-   * Whether the tests that reach a change would notice small faults in the lines that it touches;
-   * empty where no test reaches it, or they cannot run without the build.
-   */
-  public Optional<WouldNotice> wouldNotice(Change change) throws InterruptedException {
-    TestRun run = held(new ApplyOptions(Optional.empty(), true, List.of()));
-    progress.doing("making small faults in memory, and running the tests that reach them");
-    Set<String> reaching = ReachingTests.of(change, sources(), Reach.read(project), run, true);
-    return WouldNotice.of(change, sources(), reaching, NOTICING);
-  }
-
-  /**
-   * Takes back the last kept steps, newest first; a step that was cut off is put back before.
-   *
-   * @return the steps that were taken back
-   */
-  public List<PutBack> undo(int count) {
-    try (Lock lock = Lock.take(project.root())) {
-      List<PutBack> undone = new ArrayList<>();
-      recoverLocked().ifPresent(undone::add);
-      while (undone.size() < count) {
-        Optional<Step> last = journal.last();
-        if (last.isEmpty()) {
-          break;
-        }
-        takeBack(last.get());
-        undone.add(new PutBack(last.get(), List.of()));
-      }
-      return undone;
-    }
-  }
-
-  private void takeBack(Step step) {
-    String interrupted =
-        "Interrupted while step %d was taken back. pare undo goes on with it."
-            .formatted(step.number());
-    try (AtExit atExit = AtExit.run(() -> progress.said(interrupted))) {
-      journal.undo(step);
-    }
+  /** The project's tests, as the net under its changes. */
+  public TestNet net() {
+    return new TestNet(project, sources(), journal, progress);
   }
 }
