@@ -47,8 +47,8 @@ final class KindCandidates {
   }
 
   /**
-   * The methods that the evidence shows, and the line that decides: the last ones first, so that
-   * the lines of the others stay as they are.
+   * The methods that the evidence shows, and the line that decides: the last ones first, so that of
+   * code that stands twice the first one stays the first.
    */
   private static Map<Owned, Integer> places(Finding finding, Map<String, TypeFact> types) {
     Map<Owned, Integer> places = new LinkedHashMap<>();

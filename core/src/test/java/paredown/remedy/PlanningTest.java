@@ -182,4 +182,66 @@ class PlanningTest {
             .map(ExtractMethod::name)
             .toList());
   }
+
+  @Test
+  void findsWhatDecidesByAKindAgainWhereAStepBeforeTookAnImportAway() {
+    String desk =
+        """
+        import java.util.Locale;
+
+        public class Desk {
+          private double used;
+          double feed(Berth berth) {
+            double part;
+            switch (berth.kind()) {
+              case Berth.LONG: part = 2; break;
+              case Berth.SHORT: part = 3; break;
+              default: part = 1;
+            }
+            used += part;
+            return part;
+          }
+          String text(Berth berth) {
+            String label;
+            switch (berth.kind()) {
+              case Berth.LONG: label = "l".toUpperCase(Locale.ROOT); break;
+              case Berth.SHORT: label = "s"; break;
+              default: label = "";
+            }
+            return label + used;
+          }
+          double fee(Berth berth) {
+            double fee;
+            switch (berth.kind()) {
+              case Berth.LONG: fee = 7; break;
+              case Berth.SHORT: fee = 8; break;
+              default: fee = 9;
+            }
+            return fee * used;
+          }
+        }
+        """;
+    String berth =
+        """
+        public class Berth {
+          static final int LONG = 0;
+          static final int SHORT = 1;
+          private int kind;
+          int kind() { return kind; }
+        }
+        """;
+    Remedy remedy =
+        remedy(
+            new Fixture(folder).with("src/Desk.java", desk).with("src/Berth.java", berth).sources(),
+            Form.QUESTION,
+            cure -> cure instanceof Cure.InTurn);
+    String after =
+        remedy.change().files().stream()
+            .filter(file -> file.path().endsWith("Desk.java"))
+            .map(file -> file.after().text())
+            .findFirst()
+            .orElseThrow();
+    assertTrue(after.contains("    used += part;\n"), after);
+    assertTrue(after.contains("double part = berth.part();"), after);
+  }
 }

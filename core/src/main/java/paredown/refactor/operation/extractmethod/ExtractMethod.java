@@ -122,6 +122,12 @@ public record ExtractMethod(
     return new ExtractMethod(other, name, target, others, accepted, result, given, form);
   }
 
+  /** The same, which names its place by what stands there, wherever other steps leave that. */
+  public ExtractMethod quoted(Sources sources) {
+    Place lines = Place.of(place);
+    return at(lines.quoted(sources.text(lines.path(sources, sources.index()))).toString());
+  }
+
   /** The same, which overrules one more kind of refusal. */
   public ExtractMethod accepting(RefusalKind kind) {
     Set<RefusalKind> more = new TreeSet<>(accepted);

@@ -7,7 +7,6 @@ import java.util.stream.Collectors;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
-import paredown.refactor.code.Place;
 import paredown.refactor.plan.Arguments;
 import paredown.text.Counted;
 
@@ -30,7 +29,7 @@ public record ExtractPieces(List<ExtractMethod> pieces) implements Refactoring {
         new Steps(
             "%s become methods that all their places call."
                 .formatted(Counted.of(pieces.size(), "piece of code", "pieces of code")),
-            pieces.stream().map(each -> (Refactoring) quoted(each, sources)).toList(),
+            pieces.stream().map(each -> (Refactoring) each.quoted(sources)).toList(),
             0));
   }
 
@@ -42,11 +41,6 @@ public record ExtractPieces(List<ExtractMethod> pieces) implements Refactoring {
             .map(each -> ((ExtractMethod) each).name())
             .collect(Collectors.toSet());
     return new ExtractPieces(pieces.stream().filter(each -> names.contains(each.name())).toList());
-  }
-
-  private static ExtractMethod quoted(ExtractMethod piece, Sources sources) {
-    Place place = Place.of(piece.place());
-    return piece.at(place.quoted(sources.text(place.file())).toString());
   }
 
   @Override

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import paredown.program.SourceIndex;
 import paredown.program.Sources;
 import paredown.refactor.Refactoring;
+import paredown.refactor.operation.extractmethod.ExtractMethod;
 import paredown.refactor.plan.Arguments;
 
 /**
@@ -14,7 +15,7 @@ import paredown.refactor.plan.Arguments;
  *
  * @param says what they do together, in words: {@code move 3 methods to Cargo}
  * @param summary one sentence of what happens in all
- * @param all at least one, each as it stands behind those before it
+ * @param all at least one; code is named as it stands in the sources as they are
  */
 public record Several(String says, String summary, List<Refactoring> all) implements Refactoring {
   public Several {
@@ -23,7 +24,13 @@ public record Several(String says, String summary, List<Refactoring> all) implem
 
   @Override
   public Optional<Steps> steps(Sources sources) {
-    return Optional.of(new Steps(summary, all, 0));
+    return Optional.of(
+        new Steps(summary, all.stream().map(each -> findable(each, sources)).toList(), 0));
+  }
+
+  /** Code is found again by what it says, wherever the steps before have left it. */
+  private static Refactoring findable(Refactoring step, Sources sources) {
+    return step instanceof ExtractMethod code ? code.quoted(sources) : step;
   }
 
   @Override
