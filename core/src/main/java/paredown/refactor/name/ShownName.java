@@ -10,6 +10,7 @@ import javax.lang.model.util.ElementFilter;
 import paredown.edit.Assumption;
 import paredown.program.Program;
 import paredown.program.SourceIndex;
+import paredown.refactor.use.MadeFromOutside;
 import paredown.refactor.use.OwnerClass;
 
 /** The name of a type as the running program shows it or looks for it. */
@@ -24,9 +25,6 @@ public final class ShownName {
           "getPackage",
           "forName",
           "loadClass");
-
-  /** Words that look for classes by their names. */
-  private static final List<String> LOOKING = List.of("forName", "loadClass", "findClass");
 
   /** Many other things than classes have a name. */
   private static final Pattern NAME_OF_CLASS =
@@ -61,7 +59,7 @@ public final class ShownName {
 
   /** Assumes that nothing looks for it, where code looks for classes by their names. */
   public void assumeUnlooked() {
-    index.filesWith(LOOKING).stream()
+    index.filesWith(MadeFromOutside.LOOKING).stream()
         .sorted()
         .findFirst()
         .ifPresent(

@@ -1,13 +1,14 @@
 package paredown.refactor.use;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import javax.lang.model.element.TypeElement;
 import paredown.edit.Assumption;
 import paredown.program.Program;
-import paredown.program.Unit;
-import paredown.program.Use;
+import paredown.program.SourceIndex;
 import paredown.text.SourceText;
 import paredown.text.Token;
 
@@ -16,6 +17,9 @@ import paredown.text.Token;
  * its name, and a list of services.
  */
 public final class MadeFromOutside {
+  /** Words that look for classes by their names. */
+  public static final List<String> LOOKING = List.of("forName", "loadClass", "findClass");
+
   /** What a class is asked that makes no object. */
   private static final Set<String> ASKED =
       Set.of(
@@ -33,38 +37,44 @@ public final class MadeFromOutside {
           "equals",
           "hashCode");
 
-  private static final Set<String> LOOKUPS = Set.of("forName", "loadClass", "findClass");
   private static final Set<String> LOGGERS = Set.of("getLogger", "getLog");
 
   private MadeFromOutside() {}
 
-  /** Notes that nobody is assumed to do so, where a constructor takes other values than before. */
-  public static void assume(OwnerClass type) {
-    place(type.program(), type.element())
+  /**
+   * Notes that nobody is assumed to do so, where a constructor takes other values than before.
+   *
+   * @param owner takes the assumption
+   * @param made the class of the constructor
+   */
+  public static void assume(OwnerClass owner, TypeElement made) {
+    place(owner.program(), made)
         .ifPresent(
             place ->
-                type.assumptions()
+                owner
+                    .assumptions()
                     .add(
                         Assumption.Kind.ENUMERATION,
-                        "nobody makes a %s by reflection".formatted(type.simpleName()),
+                        "nobody makes a %s by reflection".formatted(made.getSimpleName()),
                         place));
   }
 
   /** Where somebody has the class, or its name; empty where nobody has. */
-  private static Optional<String> place(Program program, TypeElement type) {
-    String name = type.getQualifiedName().toString();
+  private static Optional<String> place(Program program, TypeElement made) {
+    SourceIndex index = program.sources().index();
+    String simple = made.getSimpleName().toString();
+    String whole = made.getQualifiedName().toString();
     Stream<String> handed =
-        program.uses().of(program.symbols().key(type)).stream()
-            .filter(use -> use.isName() && !use.isDoc())
-            .flatMap(use -> handed(program, use).stream());
+        texts(program, index.filesWith(Set.of(simple)))
+            .flatMap(source -> handed(source, simple).stream());
     Stream<String> named =
-        program.units().stream()
-            .map(Unit::source)
-            .filter(source -> LOOKUPS.stream().anyMatch(source.text()::contains))
-            .flatMap(source -> spelt(source, name).stream());
-    Set<String> simple = Set.of(type.getSimpleName().toString());
-    Stream<String> listed = program.sources().others().naming(name, simple).stream();
+        texts(program, index.filesWith(LOOKING)).flatMap(source -> spelt(source, whole).stream());
+    Stream<String> listed = program.sources().others().naming(whole, Set.of(simple)).stream();
     return Stream.of(handed, named, listed).flatMap(each -> each).findFirst();
+  }
+
+  private static Stream<SourceText> texts(Program program, Set<String> files) {
+    return new TreeSet<>(files).stream().map(program.sources()::text);
   }
 
   private static Optional<String> spelt(SourceText source, String name) {
@@ -73,17 +83,23 @@ public final class MadeFromOutside {
   }
 
   /** The place of a class literal whose class could be used to make an object. */
-  private static Optional<String> handed(Program program, Use use) {
-    Optional<Unit> unit = program.unit(use.file());
-    if (unit.isEmpty()) {
+  private static Optional<String> handed(SourceText source, String simple) {
+    if (!source.text().contains(".class")) {
       return Optional.empty();
     }
-    SourceText source = unit.get().source();
-    int at = source.tokenAt(use.offset());
-    boolean literal = word(source, at + 1).equals(".") && word(source, at + 2).equals("class");
-    boolean asked = word(source, at + 3).equals(".") && ASKED.contains(word(source, at + 4));
-    boolean logs = word(source, at - 1).equals("(") && LOGGERS.contains(word(source, at - 2));
-    return literal && !asked && !logs ? Optional.of(source.place(use.offset())) : Optional.empty();
+    List<Token> tokens = source.tokens();
+    for (int i = 0; i < tokens.size(); i++) {
+      boolean literal =
+          word(source, i).equals(simple)
+              && word(source, i + 1).equals(".")
+              && word(source, i + 2).equals("class");
+      boolean asked = word(source, i + 3).equals(".") && ASKED.contains(word(source, i + 4));
+      boolean logs = word(source, i - 1).equals("(") && LOGGERS.contains(word(source, i - 2));
+      if (literal && !asked && !logs) {
+        return Optional.of(source.place(tokens.get(i).start()));
+      }
+    }
+    return Optional.empty();
   }
 
   private static String word(SourceText source, int index) {

@@ -86,7 +86,7 @@ final class BuilderPlan {
     names.addImports();
     OnlookersFromOutside.assume(owner, List.of(arguments.name()));
     if (!gone.isEmpty() || arguments.isOnly()) {
-      MadeFromOutside.assume(owner);
+      MadeFromOutside.assume(owner, owner.element());
     }
     notes.addAll(overruled.notes());
     return new Change(
@@ -214,10 +214,13 @@ final class BuilderPlan {
     Modifiers.access(owner.trees(), longest.tree().getModifiers(), longest.range(), "private ")
         .ifPresent(edit -> edits.add(owner.trees().path(), edit));
     return AccessLevel.isApi(longest.element())
-        ? List.of(
-            "%s is private"
-                .formatted(OwnerClass.signature(longest).replace("<init>", owner.simpleName())))
+        ? List.of(named(longest) + " is private")
         : List.of();
+  }
+
+  /** A constructor as callers know it: {@code Order(String)}. */
+  private String named(OwnerClass.Method constructor) {
+    return OwnerClass.signature(constructor).replace("<init>", owner.simpleName());
   }
 
   /** Takes the shorter constructors away that nobody calls any more. */
@@ -232,10 +235,7 @@ final class BuilderPlan {
       if (goes) {
         ranges.add(constructor.range());
         if (AccessLevel.isApi(constructor.element())) {
-          gone.add(
-              "%s is gone"
-                  .formatted(
-                      OwnerClass.signature(constructor).replace("<init>", owner.simpleName())));
+          gone.add(named(constructor) + " is gone");
         }
       }
     }

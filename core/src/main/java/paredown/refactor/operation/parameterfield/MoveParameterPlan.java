@@ -85,7 +85,7 @@ final class MoveParameterPlan {
     KeptValue kept = new KeptValue(arguments.field(), losing.type(), owner, false, names, edits);
     kept.add();
     creations.forEach(each -> give(each, values.get(each.tree())));
-    MadeFromOutside.assume(owner);
+    MadeFromOutside.assume(owner, owner.element());
     names.addImports();
     Map<String, String> became = new LinkedHashMap<>(without.became());
     became.putAll(kept.became());

@@ -107,7 +107,7 @@ record GiveObject(ExtractParameterObject whole) implements Part {
             .computeIfAbsent(head.owner(), each -> new LinkedHashMap<>())
             .put(head.element(), program.symbols().key(head.element()));
       } else {
-        MadeFromOutside.assume(signatures.owner());
+        MadeFromOutside.assume(signatures.owner(), head.owner());
       }
     }
     owners.forEach(

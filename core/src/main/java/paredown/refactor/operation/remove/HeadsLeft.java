@@ -45,7 +45,7 @@ final class HeadsLeft {
         new ReflectionCheck(OwnerClass.of(program, type), Map.of(each, program.symbols().key(each)))
             .require();
       } else {
-        MadeFromOutside.assume(owner);
+        MadeFromOutside.assume(owner, type);
       }
       requireFree(each, type);
     }
