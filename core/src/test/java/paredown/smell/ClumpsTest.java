@@ -371,4 +371,30 @@ class ClumpsTest {
         List.of("Chart: north, west, south and east are passed together in 4 places"),
         Found.in(folder, chart, finder).of(Form.PARAMETERS));
   }
+
+  @Test
+  void takesTwoValuesThatAreHardlyEverApartForAThing() {
+    String chart =
+        """
+        public class %1$s {
+          private int seen;
+          void mark(double %2$s, double %3$s) { seen++; }
+          int far(double %2$s, double %3$s) { return seen++; }
+        }
+        """;
+    String[] three = new String[4];
+    String[] ends = new String[3];
+    for (int i = 0; i < 3; i++) {
+      three[i] = chart.formatted("Chart" + i, "north", "east");
+      ends[i] = chart.formatted("Chart" + i, "start", "end");
+    }
+    three[3] = "public class Other {}";
+    assertEquals(
+        List.of("Chart0: north and east are passed together in 6 places"),
+        Found.in(folder.resolve("a"), three).of(Form.PARAMETERS));
+    assertEquals(List.of(), Found.in(folder.resolve("b"), ends).of(Form.PARAMETERS));
+    three[3] =
+        "public class Other { int n; void a(double north) { n++; } void b(double north) { n--; } }";
+    assertEquals(List.of(), Found.in(folder.resolve("c"), three).of(Form.PARAMETERS));
+  }
 }

@@ -292,4 +292,33 @@ class DivergentChangeTest {
         List.of("Ship: 3 groups of members"),
         Found.in(folder, ship, client("Office", "Crew")).of(Form.WHOLE));
   }
+
+  @Test
+  void twoTextsAtLengthAreAReasonBesideRules() {
+    String plan =
+        """
+        import java.util.*;
+        public class Plan {
+          private final List<String> sailings = new ArrayList<>();
+          void add(String each) { if (!each.isBlank()) { sailings.add(each); } }
+          boolean full() { return sailings.size() > 9; }
+          void drop(String each) { if (!sailings.isEmpty()) { sailings.remove(each); } }
+          String html() {
+            StringBuilder out = new StringBuilder("<ul>");
+            for (String each : sailings) { out.append("<li>").append(each).append("</li>"); }
+            return out.append("</ul>").toString();
+          }
+          String %s() {
+            StringBuilder out = new StringBuilder("sailings;");
+            for (String each : sailings) { out.append("- ").append(each).append(";"); }
+            return out.toString();
+          }
+        }
+        """;
+    assertEquals(
+        List.of("2 methods show it as text, beside 3 that keep its rules"),
+        divergent(Found.in(folder.resolve("a"), plan.formatted("rows"))));
+    assertEquals(
+        List.of(), divergent(Found.in(folder.resolve("b"), plan.formatted("shortDescription"))));
+  }
 }

@@ -284,4 +284,64 @@ class DuplicateTest {
           found.of(Form.REPEATED));
     }
   }
+
+  @Test
+  void findsChecksThatThrowTheSameInThreeMethods() {
+    String method =
+        """
+          void %s(long cents) {
+            if (shut) { throw new IllegalStateException("shut"); }
+            if (cents <= 0) { %s }
+            %s
+          }
+        """;
+    String refuse = "throw new IllegalArgumentException(\"no fare: \" + cents);";
+    String desk =
+        "public class Desk { private boolean shut; private long all;"
+            + method.formatted("%1$s", "%4$s", "all += cents;")
+            + method.formatted("%2$s", "%4$s", "all -= cents;")
+            + method.formatted("%3$s", "%4$s", "all = cents;")
+            + "}";
+    assertEquals(
+        List.of("Desk: 2 lines stand 3 times in 3 methods"),
+        Found.in(folder.resolve("a"), desk.formatted("take", "give", "set", refuse))
+            .of(Form.REPEATED));
+    assertEquals(
+        List.of(),
+        Found.in(folder.resolve("b"), desk.formatted("take", "give", "set", "all = 1;"))
+            .of(Form.REPEATED));
+  }
+
+  @Test
+  void methodsThatSiblingsHaveNeedRepeatLittle() {
+    String above = "public abstract class Vessel { String name() { return \"\"; } }";
+    String vessel =
+        """
+        public class %1$s %2$s {
+          private int seats;
+          String name() { return "x"; }
+          double toll(int miles) {
+            double base = miles * 0.12;
+            if (miles > 100) { base = base * 0.9; }
+            if (name().startsWith("X")) { base = base + 5; }
+            return base %3$s;
+          }
+        }
+        """;
+    assertEquals(
+        List.of("Barge: 3 lines stand in Ferry, too"),
+        Found.in(
+                folder.resolve("a"),
+                above,
+                vessel.formatted("Barge", "extends Vessel", "* seats"),
+                vessel.formatted("Ferry", "extends Vessel", "/ 2"))
+            .of(Form.REPEATED));
+    assertEquals(
+        List.of(),
+        Found.in(
+                folder.resolve("b"),
+                vessel.formatted("Barge", "", "* seats"),
+                vessel.formatted("Ferry", "", "/ 2"))
+            .of(Form.REPEATED));
+  }
 }

@@ -445,4 +445,31 @@ class FeatureEnvyTest {
         List.of("Letter: part of text lives on 3 values of Line"),
         Found.in(folder, line, letter).of(Form.PART));
   }
+
+  @Test
+  void whoSetsMoreOfAnotherThanOfItsOwnDoesTheOthersWork() {
+    String board =
+        "public class Board { int cells, moves; boolean turn;"
+            + " int cells() { return cells; } boolean turn() { return turn; } }";
+    String mover =
+        """
+        public class Mover {
+          private int refused, last, first;
+          boolean move(Board board, int to) {
+            if (board.cells == to || board.turn) { refused++; %s return false; }
+            board.cells = to;
+            board.moves++;
+            board.turn = !board.turn;
+            return true;
+          }
+        }
+        """;
+    assertEquals(
+        List.of("Mover: move lives on 3 values of Board"),
+        Found.in(folder.resolve("a"), board, mover.formatted("")).of(Form.METHOD));
+    assertEquals(
+        List.of(),
+        Found.in(folder.resolve("b"), board, mover.formatted("last = to; first = to;"))
+            .of(Form.METHOD));
+  }
 }

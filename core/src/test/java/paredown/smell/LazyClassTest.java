@@ -248,4 +248,17 @@ class LazyClassTest {
         Found.in(folder, FLEET, lines.formatted("Desk"), desk.formatted("this"), shop)
             .of(Form.UNUSED));
   }
+
+  @Test
+  void aPublicClassOfOneSmallMethodIsLazyWhereItsClientMakesIt() {
+    String check = "public class Check { boolean ok(String name) { return name.length() > 2; } }";
+    String quay =
+        "public class Quay { private final Check check%s; int n;"
+            + " void moor(String name) { if (check.ok(name)) { n++; } } }";
+    assertEquals(
+        List.of("Check: one small method, for Quay only"),
+        Found.in(folder.resolve("a"), check, quay.formatted(" = new Check()")).of(Form.SINGLE));
+    String given = quay.formatted("; Quay(Check check) { this.check = check; }");
+    assertEquals(List.of(), Found.in(folder.resolve("b"), check, given).of(Form.SINGLE));
+  }
 }

@@ -313,4 +313,33 @@ class SmallerSmellsTest {
           }
         }
         """;
+
+  @Test
+  void twoCodesAreToldApartWhereThreePlacesDoSo() {
+    String lights =
+        """
+        public class Lights {
+          int one(int sign) { return sign == Signal.GO ? 1 : sign == Signal.WAIT ? 2 : 3; }
+          int two(int sign) { switch (sign) { case Signal.GO: return 1; case Signal.STOP: return 2; default: return 0; } }
+          %s
+        }
+        """;
+    String third = "int three(int s) { return s == Signal.STOP ? 1 : s == Signal.WAIT ? 2 : 3; }";
+    assertEquals(
+        List.of("Signal: 3 places outside it tell its codes apart"),
+        find(Smell.KIND_BRANCH, SIGNS, lights.formatted(third)));
+    assertEquals(List.of(), find(Smell.KIND_BRANCH, SIGNS, lights.formatted("")));
+  }
+
+  @Test
+  void fourBlocksInARowMakeAMethodOfTwoThirdsOfAScreenLong() {
+    String block =
+        "  for (int i = 0; i < n; i++) {\n" + "    if (i > 3 && i < n) n--;\n".repeat(8) + "  }\n";
+    assertEquals(
+        List.of("Sheet: print runs over 42 lines, 4 statements in a row"),
+        find(Smell.LONG_METHOD, dense(block, 4)));
+    String flat =
+        "  for (int i = 0; i < n; i++) {\n" + "    if (i > 3 && i < n) n--;\n".repeat(11) + "  }\n";
+    assertEquals(List.of(), find(Smell.LONG_METHOD, dense(flat, 3)));
+  }
 }
