@@ -218,8 +218,7 @@ final class TraitsReader {
       ask(new TreePath(path, ((UnaryTree) tree).getExpression()), "");
       return;
     }
-    AskedObject asked = new AskedObject(own);
-    asked.scan(path, null);
+    AskedObject asked = asked(path);
     if (asked.isOne()) {
       questions.add(asked.question((ExpressionTree) tree, given, places.line(tree)));
     } else if (tree instanceof BinaryTree both

@@ -29,13 +29,13 @@ final class Clusters {
 
   /** Adds two runs that are worded alike, where they say enough to be said once. */
   void add(Run one, Run other) {
-    List<Long> wording = one.wording();
     boolean siblings = one.isKin(other, types);
     boolean telling =
         siblings ? one.isTellingOfSiblings() || one.isAll() && other.isAll() : one.isTelling();
     if (!telling) {
       return;
     }
+    List<Long> wording = one.wording();
     Set<Run> cluster = all.computeIfAbsent(wording, each -> new LinkedHashSet<>());
     cluster.add(one);
     cluster.add(other);

@@ -90,21 +90,24 @@ public final class FeatureEnvy implements Detector {
   private static Optional<Envious> judge(Owned owned, Grounds grounds) {
     List<Access> accesses = owned.method().body().accesses();
     return Optional.of(DataUse.of(owned.type(), accesses, grounds.types()))
-        .filter(use -> use.data().size() >= PAIR)
-        .filter(use -> use.set() > ownSet(owned) || ownSet(owned) == 0)
+        .filter(use -> use.data().size() >= PAIR && !doesItsOwnWork(owned, use))
         .filter(use -> prevails(use, owned.method(), accesses, grounds))
         .map(use -> new Envious(owned, use));
   }
 
-  /** How many fields of its own object a method sets, which is its work where others' are fewer. */
-  private static long ownSet(Owned owned) {
-    return owned.method().body().accesses().stream()
-        .filter(each -> each.use().kind() == MethodFact.MemberUse.Kind.WRITE)
-        .filter(each -> each.use().type().equals(owned.type().name()))
-        .filter(each -> each.root().kind() == Access.Root.Kind.SELF)
-        .map(each -> each.use().member())
-        .distinct()
-        .count();
+  /**
+   * Whether a method changes its own object, which is its work, unless it sets more of the other.
+   */
+  private static boolean doesItsOwnWork(Owned owned, DataUse use) {
+    long set =
+        owned.method().body().accesses().stream()
+            .filter(each -> each.use().kind() == MethodFact.MemberUse.Kind.WRITE)
+            .filter(each -> each.use().type().equals(owned.type().name()))
+            .filter(each -> each.root().kind() == Access.Root.Kind.SELF)
+            .map(each -> each.use().member())
+            .distinct()
+            .count();
+    return set > 0 && use.set() <= set;
   }
 
   /** Whether code lives on one other class's data, and could live there. */

@@ -69,19 +69,16 @@ public final class LongMethod implements Detector {
 
   /** How many loops, branches and the like stand one after the other, each of some lines. */
   private static long blocks(MethodFact method) {
-    return method.body().paragraphs().stream()
-        .flatMap(List::stream)
-        .filter(span -> !span.jumps() && span.lines() >= BLOCK_LINES)
-        .count();
+    return inARow(method).filter(span -> span.lines() >= BLOCK_LINES).count();
   }
 
-  /** How many statements stand one after the other, but for those that only leave early. */
   private static int steps(MethodFact method) {
-    return (int)
-        method.body().paragraphs().stream()
-            .flatMap(List::stream)
-            .filter(span -> !span.jumps())
-            .count();
+    return (int) inARow(method).count();
+  }
+
+  /** The statements that stand one after the other, but for those that only leave early. */
+  private static Stream<Span> inARow(MethodFact method) {
+    return method.body().paragraphs().stream().flatMap(List::stream).filter(span -> !span.jumps());
   }
 
   private static int dense(Limits limits) {

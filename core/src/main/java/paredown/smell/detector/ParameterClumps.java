@@ -51,17 +51,19 @@ public final class ParameterClumps implements Detector {
   public Stream<Finding> find(Grounds grounds) {
     Limits limits = grounds.limits();
     Map<Owned, Set<String>> lists = new LinkedHashMap<>();
-    for (TypeFact type : grounds.judged().toList()) {
-      if (type.kind() != TypeFact.Kind.RECORD) {
-        widest(type).stream()
-            .filter(method -> method.parameters().size() >= limits.clumpParameters())
-            .forEach(method -> lists.put(new Owned(type, method), items(method)));
-      }
-    }
+    List<Owned> methods =
+        grounds
+            .judged()
+            .filter(type -> type.kind() != TypeFact.Kind.RECORD)
+            .flatMap(type -> widest(type).stream().map(method -> new Owned(type, method)))
+            .toList();
+    methods.stream()
+        .filter(owned -> owned.method().parameters().size() >= limits.clumpParameters())
+        .forEach(owned -> lists.put(owned, items(owned.method())));
     Values values = Values.of(grounds);
     List<ClosedSets.Closed<Owned>> found =
         new ArrayList<>(clumps(lists, limits.clumpParameters(), values, limits));
-    ParameterPairs pairs = new ParameterPairs(grounds, values);
+    ParameterPairs pairs = new ParameterPairs(methods, values);
     Stream.concat(
             clumps(pairs.ranges(), ParameterPairs.TWO, values, limits).stream(),
             clumps(pairs.inseparable(), ParameterPairs.TWO, values, limits).stream()
@@ -148,7 +150,7 @@ public final class ParameterClumps implements Detector {
   }
 
   /** The methods that choose their lists themselves, of overloads the one that takes the most. */
-  static List<MethodFact> widest(TypeFact type) {
+  private static List<MethodFact> widest(TypeFact type) {
     Map<String, MethodFact> widest = new LinkedHashMap<>();
     for (MethodFact method : type.methods()) {
       if (!method.overrides() && !method.head().isDeprecated()) {

@@ -6,11 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import paredown.facts.MethodFact;
-import paredown.facts.TypeFact;
 import paredown.smell.ClosedSets;
-import paredown.smell.Grounds;
 import paredown.smell.Owned;
 import paredown.smell.Values;
 
@@ -25,8 +22,11 @@ final class ParameterPairs {
   /** Shorter names say little, and stand everywhere. */
   private static final int SHORT = 2;
 
-  /** Of five lists that have one of a pair, so many have both. */
-  private static final int OF_FIVE = 4;
+  /** Of so many lists that have one of a pair ... */
+  private static final int LISTS = 5;
+
+  /** ... so many have both. */
+  private static final int TOGETHER = 4;
 
   /** Of these types two that are passed together are the ends of a range. */
   private static final Set<String> MEASURES =
@@ -49,18 +49,23 @@ final class ParameterPairs {
           "(?:start|begin|end|from|to|off|offset|len|length|pos|position|index|count|size|limit|max"
               + "|min|left|right|first|last|second|other|minuend|subtrahend)(?:Index|Pos|Offset)?");
 
-  private final Grounds grounds;
+  private final List<Owned> methods;
   private final Values values;
 
-  ParameterPairs(Grounds grounds, Values values) {
-    this.grounds = grounds;
+  /**
+   * The pairs of some methods.
+   *
+   * @param methods those that choose their parameters themselves
+   */
+  ParameterPairs(List<Owned> methods, Values values) {
+    this.methods = methods;
     this.values = values;
   }
 
   /** The methods that take the ends of a range, and these. */
   Map<Owned, Set<String>> ranges() {
     Map<Owned, Set<String>> ranges = new LinkedHashMap<>();
-    methods().forEach(owned -> ranges.put(owned, ends(owned.method())));
+    methods.forEach(owned -> ranges.put(owned, ends(owned.method())));
     return ranges;
   }
 
@@ -82,36 +87,26 @@ final class ParameterPairs {
   Map<Owned, Set<String>> inseparable() {
     Map<Set<String>, Map<Owned, Set<String>>> pairs = new LinkedHashMap<>();
     Map<String, Integer> lists = new HashMap<>();
-    methods()
-        .forEach(
-            owned -> {
-              List<MethodFact.Parameter> all = owned.method().parameters();
-              ParameterClumps.items(all).forEach(item -> lists.merge(item, 1, Integer::sum));
-              for (int i = 0; i + 1 < all.size(); i++) {
-                List<MethodFact.Parameter> pair = all.subList(i, i + TWO);
-                if (pair.stream().allMatch(this::tells)) {
-                  Set<String> items = ParameterClumps.items(pair);
-                  pairs.computeIfAbsent(items, each -> new LinkedHashMap<>()).put(owned, items);
-                }
-              }
-            });
+    for (Owned owned : methods) {
+      List<MethodFact.Parameter> all = owned.method().parameters();
+      ParameterClumps.items(all).forEach(item -> lists.merge(item, 1, Integer::sum));
+      for (int i = 0; i + 1 < all.size(); i++) {
+        List<MethodFact.Parameter> pair = all.subList(i, i + TWO);
+        if (pair.stream().allMatch(this::tells)) {
+          Set<String> items = ParameterClumps.items(pair);
+          pairs.computeIfAbsent(items, each -> new LinkedHashMap<>()).put(owned, items);
+        }
+      }
+    }
     Map<Owned, Set<String>> found = new LinkedHashMap<>();
     pairs.forEach(
         (pair, places) -> {
           int most = pair.stream().mapToInt(lists::get).max().orElse(0);
-          if (places.size() * 5 >= most * OF_FIVE) {
+          if (places.size() * LISTS >= most * TOGETHER) {
             places.forEach(found::putIfAbsent);
           }
         });
     return found;
-  }
-
-  private Stream<Owned> methods() {
-    return grounds
-        .judged()
-        .filter(type -> type.kind() != TypeFact.Kind.RECORD)
-        .flatMap(
-            type -> ParameterClumps.widest(type).stream().map(method -> new Owned(type, method)));
   }
 
   private boolean tells(MethodFact.Parameter parameter) {

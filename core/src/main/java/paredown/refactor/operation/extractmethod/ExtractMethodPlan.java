@@ -93,6 +93,7 @@ final class ExtractMethodPlan {
     values.forEach(each -> requireWritable(each.type(), variables));
     values.forEach(each -> assumeSteady(each.assumed(), source.place(each.start())));
     calling.forEach(each -> assumeSteady(each.assumedFields(parameters, program), each.place()));
+    AccessLevel visibility = visibility(twins);
     NewMethod method =
         new NewMethod(
             extraction,
@@ -103,7 +104,7 @@ final class ExtractMethodPlan {
             several,
             general(parameters, calling));
     DeclaredMethod declared =
-        new DeclaredMethod(method, shape, thrown, variables, several, visibility(twins));
+        new DeclaredMethod(method, shape, thrown, variables, several, visibility);
     Set<String> touched = new TreeSet<>(Set.of(trees.path()));
     calling.forEach(each -> touched.add(each.twin().trees().path()));
     return new Change(
@@ -112,7 +113,7 @@ final class ExtractMethodPlan {
         Map.of(),
         declared.becameWithin(),
         isEverywhere() ? ReadableFiles.paths(program) : touched,
-        new Change.Report(api(twins), List.of(), List.of(), notes(parameters, twins))
+        new Change.Report(api(visibility), List.of(), List.of(), notes(parameters, twins))
             .assuming(owner.assumptions().all()));
   }
 
@@ -235,10 +236,10 @@ final class ExtractMethodPlan {
     return wanted;
   }
 
-  private List<String> api(List<Callee> callees) {
+  private List<String> api(AccessLevel visibility) {
     boolean isNew =
         !arguments.form().isOnItsWay()
-            && visibility(callees).compareTo(AccessLevel.PROTECTED) >= 0
+            && visibility.compareTo(AccessLevel.PROTECTED) >= 0
             && AccessLevel.isApi(owner.element());
     return isNew
         ? List.of("%s.%s is new".formatted(owner.writtenName(), arguments.name()))

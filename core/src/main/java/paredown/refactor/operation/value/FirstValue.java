@@ -36,10 +36,11 @@ final class FirstValue {
   void require(String written, boolean known) {
     Optional<Boolean> passes = check.flatMap(condition -> passes(condition, written));
     if (check.isPresent() && !passes.orElse(!known)) {
+      String breaks = passes.isPresent() ? "breaks" : "may break";
       throw new Cannot("%s cannot be a value with that check".formatted(field.name()))
           .because(
               RefusalKind.NO_VALUE,
-              "it is %s until somebody sets it, which breaks the check".formatted(written),
+              "it is %s until somebody sets it, which %s the check".formatted(written, breaks),
               "Give it another value where it is declared first, or leave --check out.",
               owner.trees().place(field.tree()));
     }

@@ -16,30 +16,7 @@ import paredown.smell.Grounds;
 final class ServesOne {
   private ServesOne() {}
 
-  /**
-   * The same for a class that others could use: it keeps nothing, its one client has an object of
-   * it that nobody gave it, and no test looks at it alone.
-   */
-  static Optional<Finding> openly(TypeFact type, Set<String> clients, Grounds grounds) {
-    boolean shared = type.methods().stream().anyMatch(MethodFact::isStatic);
-    boolean held =
-        clients.stream()
-            .map(grounds.types()::get)
-            .filter(Objects::nonNull)
-            .allMatch(client -> holdsOwn(client, type.simpleName()));
-    boolean tested = grounds.facts().testWords().hold(type.simpleName());
-    return shared || tested || !held || !type.fields().isEmpty()
-        ? Optional.empty()
-        : find(type, clients, grounds);
-  }
-
-  private static boolean holdsOwn(TypeFact client, String type) {
-    return client.fields().stream().anyMatch(field -> field.type().equals(type))
-        && client.methods().stream()
-            .flatMap(method -> method.parameters().stream())
-            .noneMatch(parameter -> parameter.type().equals(type));
-  }
-
+  /** Such a class that its package alone sees. */
   static Optional<Finding> find(TypeFact type, Set<String> clients, Grounds grounds) {
     List<MethodFact> methods =
         type.methods().stream().filter(method -> !method.isConstructor()).toList();
@@ -71,5 +48,29 @@ final class ServesOne {
             List.of(figure, LazyFinding.clients(type, grounds)),
             "This is all of it:",
             List.of(LazyFinding.row(methods.get(0), List.of()))));
+  }
+
+  /**
+   * The same for a class that others could use: it keeps nothing, its one client has an object of
+   * it that nobody gave it, and no test looks at it alone.
+   */
+  static Optional<Finding> openly(TypeFact type, Set<String> clients, Grounds grounds) {
+    boolean shared = type.methods().stream().anyMatch(MethodFact::isStatic);
+    boolean held =
+        clients.stream()
+            .map(grounds.types()::get)
+            .filter(Objects::nonNull)
+            .allMatch(client -> holdsOwn(client, type.simpleName()));
+    boolean tested = grounds.facts().testWords().hold(type.simpleName());
+    return shared || tested || !held || !type.fields().isEmpty()
+        ? Optional.empty()
+        : find(type, clients, grounds);
+  }
+
+  private static boolean holdsOwn(TypeFact client, String type) {
+    return client.fields().stream().anyMatch(field -> field.type().equals(type))
+        && client.methods().stream()
+            .flatMap(method -> method.parameters().stream())
+            .noneMatch(parameter -> parameter.type().equals(type));
   }
 }
